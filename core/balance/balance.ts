@@ -1,0 +1,203 @@
+import { HARD_NEEDS, suits, type Allergen, type DietStatus, type HardNeed } from '../pantry/ingredient'
+import { ingredientOf } from '../pantry/pantry'
+import type { Part, Recipe } from '../recipe/recipe'
+import { COOLEST_OVEN, HOTTEST_OVEN } from '../measure/temperature'
+import { FAMILIES, type Band, type Banded, type CakeFamily, type Family } from './families'
+import { findingsOf, type Finding } from './findings'
+import { recogniseFinish } from './finish'
+import { emptyMass, massOf, type Dose, type Mass } from './mass'
+import { methodSigns, type MethodSigns } from './method'
+import { metricsOf, modelOf, type Metrics } from './metrics'
+import { missingIn } from './missing'
+import { recognise, type Kinds } from './recognise'
+
+export interface PartBalance {
+  name: string
+  role: Part['role']
+  family: Family
+  grams: number
+  metrics: Metrics
+}
+
+export interface PerSlice {
+  slices: number
+  kcal: number
+  fat: number
+  saturates: number
+  sugars: number
+  protein: number
+  fibre: number
+  salt: number
+  note: string
+}
+
+export interface Balance {
+  family: Family
+  familyConfidence: number
+  basis: 'flour' | 'batter'
+  parts: PartBalance[]
+  metrics: Metrics
+  bands: Partial<Record<Banded, Band>>
+  findings: Finding[]
+  allergens: Allergen[]
+  /** Allergens that some brands of what is in it hold. */
+  labels: { ingredient: string; for: string[] }[]
+  diets: Record<HardNeed, DietStatus>
+  perSlice: PerSlice
+}
+
+/** The doses of a part, with firm fat marked as melted where the words say so. */
+export function dosesOf(part: Part, signs: MethodSigns): Dose[] {
+  return part.lines.flatMap((line) => {
+    if (!line.ingredient || !(line.grams.best > 0)) return []
+    return [{ ingredient: line.ingredient, grams: line.grams.best, melted: signs.melted }]
+  })
+}
+
+export function kindsOf(doses: readonly Dose[]): Kinds {
+  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0 }
+  for (const { ingredient: id, grams } of doses) {
+    const i = ingredientOf(id)
+    if (!i) continue
+    if (id.startsWith('cake-mix')) kinds.mix += grams
+    if (/^(cream-cheese|mascarpone|ricotta|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(id)) kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
+    if (id.startsWith('chocolate') && !i.inclusion) kinds.chocolate += grams
+    if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
+    if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
+    if (id === 'pastry-case') kinds.pastry += grams
+  }
+  return kinds
+}
+
+/** Share of the mix that is fruit or vegetable purée, which carries water without thinning. */
+export function pureeShare(doses: readonly Dose[], total: number): number {
+  if (!total) return 0
+  const puree = doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.kind === 'fruit' ? sum + d.grams : sum), 0)
+  return puree / total
+}
+
+/** The batter of a recipe: all parts with that role together. */
+export interface Mix {
+  name: string
+  doses: Dose[]
+  mass: Mass
+  kinds: Kinds
+}
+
+export function mixOf(parts: readonly Part[], signs: MethodSigns): Mix {
+  const doses = parts.flatMap((p) => dosesOf(p, signs))
+  return { name: parts[0]?.name ?? '', doses, mass: massOf(doses), kinds: kindsOf(doses) }
+}
+
+/**
+ * Balances a recipe: its family, every ratio against its band, and what a baker would object to.
+ *
+ * @param recipe as read or given
+ * @param asFamily the baker's own word for the family, where the recognised one is wrong
+ */
+export function balanceOf(recipe: Recipe, asFamily?: CakeFamily): Balance {
+  const signs = methodSigns(recipe)
+  const batterParts = recipe.parts.filter((p) => p.role === 'batter')
+  const main = batterParts.length ? batterParts : recipe.parts.slice(0, 1)
+  const mix = mixOf(main, signs)
+  const isBatter = batterParts.length > 0
+  const known = isBatter
+    ? recognise(mix.mass, mix.kinds, signs)
+    : { family: recogniseFinish(mix.mass, mix.kinds, new Set(mix.doses.map((d) => d.ingredient))), confidence: 0.7 }
+  const family: Family = asFamily && isBatter ? asFamily : known.family
+  const metrics = metricsOf(mix.mass, family)
+  const findings: Finding[] = []
+  if (mix.mass.total > 0) {
+    findings.push(...findingsOf(mix.mass, metrics, family, signs, mix.name, pureeShare(mix.doses, mix.mass.total)))
+    if (isBatter) findings.push(...missingIn(recipe, mix.mass, family as CakeFamily, mix.name))
+  } else
+    findings.push({ code: 'missing-ingredient', severity: 'fault', metric: null, message: 'No line could be weighed, so there is nothing to judge yet.', part: mix.name })
+  findings.push(...ovenFindings(recipe))
+
+  const parts: PartBalance[] = recipe.parts.map((p) => {
+    const doses = dosesOf(p, signs)
+    const mass = massOf(doses)
+    const partFamily: Family =
+      p.role === 'batter' ? family : p.role === 'crust' ? 'pastry' : recogniseFinish(mass, kindsOf(doses), new Set(doses.map((d) => d.ingredient)))
+    return { name: p.name, role: p.role, family: partFamily, grams: Math.round(mass.total), metrics: metricsOf(mass, partFamily) }
+  })
+  const model = modelOf(family)
+  return {
+    family,
+    familyConfidence: asFamily ? 1 : known.confidence,
+    basis: model.basis,
+    parts,
+    metrics,
+    bands: model.bands,
+    findings: findings.sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]),
+    ...dietsOf(recipe),
+    perSlice: perSlice(recipe, signs),
+  }
+}
+
+const WEIGHT = { note: 0, caution: 1, fault: 2 }
+
+function ovenFindings(recipe: Recipe): Finding[] {
+  return recipe.oven
+    .filter((o) => o.celsius < COOLEST_OVEN || o.celsius > HOTTEST_OVEN)
+    .map((o) => ({
+      code: 'temperature-mismatch' as const,
+      severity: 'caution' as const,
+      metric: null,
+      message: `No cake bakes at ${o.celsius} °C: were °C and °F mixed up?`,
+      part: recipe.parts[0]?.name ?? '',
+    }))
+}
+
+/** Allergens, label checks and diet status over all parts of a recipe. */
+export function dietsOf(recipe: Recipe): Pick<Balance, 'allergens' | 'labels' | 'diets'> {
+  const allergens = new Set<Allergen>()
+  const labels = new Map<string, Set<string>>()
+  const diets = Object.fromEntries(HARD_NEEDS.map((n) => [n, 'always'])) as Record<HardNeed, DietStatus>
+  for (const line of recipe.parts.flatMap((p) => p.lines)) {
+    const i = ingredientOf(line.ingredient)
+    if (!i) {
+      // What is not known may hold anything.
+      for (const need of HARD_NEEDS) if (diets[need] === 'always') diets[need] = 'label'
+      continue
+    }
+    i.contains?.forEach((a) => allergens.add(a))
+    if (i.labels?.length) labels.set(i.id, new Set(i.labels))
+    for (const need of HARD_NEEDS) {
+      const status = suits(i, need)
+      if (status === 'never' || (status === 'label' && diets[need] === 'always')) diets[need] = status
+    }
+  }
+  return {
+    allergens: [...allergens],
+    labels: [...labels].map(([ingredient, what]) => ({ ingredient, for: [...what] })),
+    diets,
+  }
+}
+
+/** Each mmol of leavening gas leaves about one mmol of sodium: 58.4 mg as salt. */
+const SODIUM_AS_SALT = 0.0584
+
+/** One slice of a cake whose recipe says nothing, g: a usual portion of layer cake. */
+const USUAL_SLICE = 90
+
+function perSlice(recipe: Recipe, signs: MethodSigns): PerSlice {
+  const mass = recipe.parts.length ? massOf(recipe.parts.flatMap((p) => dosesOf(p, signs))) : emptyMass()
+  const cupcakes = recipe.tins.find((t) => t.shape === 'cupcake')?.count
+  const count = recipe.yield?.count
+  const slices = Math.max(1, (count && count > 1 ? count : undefined) ?? cupcakes ?? Math.round((mass.total * 0.9) / USUAL_SLICE))
+  const per = (x: number, digits = 1) => Math.round((x / slices) * 10 ** digits) / 10 ** digits
+  return {
+    slices,
+    kcal: per(mass.kcal, 0),
+    fat: per(mass.fat),
+    saturates: per(mass.saturates),
+    sugars: per(mass.sugar),
+    protein: per(mass.protein),
+    fibre: per(mass.fibre),
+    salt: per(mass.salt + SODIUM_AS_SALT * (mass.co2 + mass.base), 2),
+    note: 'An estimate from food tables, not a measurement.',
+  }
+}
+
+export { FAMILIES }

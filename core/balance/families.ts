@@ -1,0 +1,185 @@
+/** A family's sound range on one ratio, and how far outside it a recipe may stray before it matters. */
+export interface Band {
+  low: number
+  high: number
+}
+
+export const CAKE_FAMILIES = [
+  'pound',
+  'butter-layer',
+  'high-ratio',
+  'oil-layer',
+  'loaf',
+  'syrup-spice',
+  'foam',
+  'eggless-raised',
+  'boxed',
+  'flourless-nut',
+  'flourless-chocolate',
+  'cheesecake',
+  'custard',
+  'crepe',
+  'pastry',
+] as const
+export const FINISH_FAMILIES = [
+  'butter-icing',
+  'cooked-butter-icing',
+  'foam-butter-icing',
+  'cream-cheese-icing',
+  'whipped-cream',
+  'ganache',
+  'crumb-icing',
+  'glaze',
+  'compote',
+  'soak',
+] as const
+export type CakeFamily = (typeof CAKE_FAMILIES)[number]
+export type FinishFamily = (typeof FINISH_FAMILIES)[number]
+export type Family = CakeFamily | FinishFamily
+
+export const BANDED = [
+  'moisture',
+  'sugarConcentration',
+  'firmness',
+  'lift',
+  'sugarPct',
+  'fatPct',
+  'fluidity',
+  'acidBalance',
+  'setting',
+  'waterPer100',
+  'fatPer100',
+] as const
+export type Banded = (typeof BANDED)[number]
+
+export interface FamilyModel {
+  /** As a baker would say it. */
+  title: string
+  /** Ratios stand on flour, or on the whole batter where there is none. */
+  basis: 'flour' | 'batter'
+  bands: Partial<Record<Banded, Band>>
+  /** Where a sound recipe usually sits, for solving towards; the middle of the band where not given. */
+  aims?: Partial<Record<Banded, number>>
+  /** Share of the batter's mass lost as steam in the oven. */
+  bakeLoss: number
+  /** Air whipped or creamed in carries the rise, so leavener may be absent. */
+  air: 'creamed' | 'foam' | 'none'
+}
+
+const band = (low: number, high: number): Band => ({ low, high })
+/** Acid that bakers accept without calling it sour, and alkali without soap (science §2). */
+const NEUTRAL = band(-3, 5.5)
+
+/**
+ * Bands on each ratio by family: the design's starting bands (science §3), widened or narrowed only where
+ * classic formulas fell outside; `docs/model.md` lists every such change. Bake losses: usual weighings,
+ * 9–12 % for layers, more for foams, less for dense set cakes.
+ */
+export const FAMILIES: Record<CakeFamily, FamilyModel> = {
+  pound: {
+    title: 'pound cake',
+    basis: 'flour',
+    bands: { moisture: band(1.5, 2.0), sugarConcentration: band(43, 52), firmness: band(0.36, 0.48), sugarPct: band(85, 120), fatPct: band(70, 105), lift: band(0, 7), fluidity: band(1.3, 2.2), acidBalance: NEUTRAL, setting: band(2.2, 7) },
+    bakeLoss: 0.1,
+    air: 'creamed',
+  },
+  'butter-layer': {
+    title: 'butter layer cake',
+    basis: 'flour',
+    bands: { moisture: band(1.55, 2.35), sugarConcentration: band(41, 52), firmness: band(0.34, 0.54), sugarPct: band(80, 125), fatPct: band(42, 98), lift: band(7, 17), fluidity: band(1.4, 2.9), acidBalance: NEUTRAL, setting: band(1.9, 7) },
+    bakeLoss: 0.1,
+    air: 'creamed',
+  },
+  'high-ratio': {
+    title: 'high-ratio layer cake',
+    basis: 'flour',
+    bands: { moisture: band(2.0, 3.1), sugarConcentration: band(41, 52), firmness: band(0.32, 0.52), sugarPct: band(112, 178), fatPct: band(33, 70), lift: band(8, 19), fluidity: band(2.1, 4.4), acidBalance: NEUTRAL, setting: band(1.5, 6) },
+    bakeLoss: 0.11,
+    air: 'creamed',
+  },
+  'oil-layer': {
+    title: 'oil cake or traybake',
+    basis: 'flour',
+    bands: { moisture: band(1.5, 3.1), sugarConcentration: band(39, 53), firmness: band(0.27, 0.52), sugarPct: band(75, 190), fatPct: band(32, 122), lift: band(10, 32), fluidity: band(2.1, 4.6), acidBalance: NEUTRAL, setting: band(1.3, 6) },
+    bakeLoss: 0.1,
+    air: 'none',
+  },
+  loaf: {
+    title: 'loaf, muffin or snack cake',
+    basis: 'flour',
+    bands: { moisture: band(1.4, 2.9), sugarConcentration: band(27, 47), firmness: band(0.38, 0.75), sugarPct: band(40, 112), fatPct: band(20, 70), lift: band(9, 23), fluidity: band(1.35, 3.9), acidBalance: NEUTRAL, setting: band(1.4, 6) },
+    bakeLoss: 0.1,
+    air: 'none',
+  },
+  'syrup-spice': {
+    title: 'syrup, honey or spice cake',
+    basis: 'flour',
+    bands: { moisture: band(1.5, 2.5), sugarConcentration: band(39, 59), firmness: band(0.28, 0.54), sugarPct: band(75, 155), fatPct: band(22, 65), lift: band(11, 22), fluidity: band(1.8, 3.9), acidBalance: band(-3, 6.5), setting: band(1.2, 6) },
+    bakeLoss: 0.1,
+    air: 'none',
+  },
+  foam: {
+    title: 'foam cake',
+    basis: 'flour',
+    bands: { moisture: band(1.9, 6), sugarConcentration: band(30, 52), firmness: band(0.48, 1.5), sugarPct: band(75, 285), fatPct: band(0, 68), lift: band(0, 18), fluidity: band(2.2, 9), acidBalance: band(-4, 5.5), setting: band(3, 12) },
+    bakeLoss: 0.13,
+    air: 'foam',
+  },
+  'eggless-raised': {
+    title: 'eggless cake, raised by leavener',
+    basis: 'flour',
+    bands: { moisture: band(1.55, 3.0), sugarConcentration: band(30, 49), firmness: band(0.29, 0.58), sugarPct: band(62, 118), fatPct: band(26, 88), lift: band(15, 28), fluidity: band(1.5, 4.2), acidBalance: NEUTRAL, setting: band(1.25, 5) },
+    aims: { lift: 20, sugarConcentration: 41, moisture: 2.15, firmness: 0.42 },
+    bakeLoss: 0.11,
+    air: 'none',
+  },
+  boxed: {
+    title: 'boxed mix',
+    basis: 'flour',
+    bands: { moisture: band(1.5, 3.2), sugarConcentration: band(27, 46), firmness: band(0.3, 0.56), lift: band(10, 26), fluidity: band(1.7, 4.4), acidBalance: NEUTRAL, setting: band(1, 6) },
+    bakeLoss: 0.11,
+    air: 'none',
+  },
+  'flourless-nut': {
+    title: 'nut cake without wheat',
+    basis: 'flour',
+    bands: { moisture: band(1.9, 4.2), sugarConcentration: band(38, 55), firmness: band(0.34, 0.66), sugarPct: band(60, 110), lift: band(0, 11), fluidity: band(2.4, 8), acidBalance: NEUTRAL, setting: band(3.2, 10) },
+    bakeLoss: 0.11,
+    air: 'foam',
+  },
+  'flourless-chocolate': {
+    title: 'flourless chocolate cake',
+    basis: 'batter',
+    bands: { sugarConcentration: band(36, 58), firmness: band(0.17, 0.46), setting: band(2, 7), fatPer100: band(18, 40) },
+    bakeLoss: 0.08,
+    air: 'foam',
+  },
+  cheesecake: {
+    title: 'baked cheesecake',
+    basis: 'batter',
+    bands: { sugarConcentration: band(20, 37), fatPer100: band(13, 31), waterPer100: band(42, 60), setting: band(1.5, 7) },
+    bakeLoss: 0.04,
+    air: 'none',
+  },
+  custard: {
+    title: 'set custard',
+    basis: 'batter',
+    bands: { sugarConcentration: band(8, 36), fatPer100: band(2, 30), waterPer100: band(42, 80), setting: band(1, 7) },
+    bakeLoss: 0.04,
+    air: 'none',
+  },
+  crepe: {
+    title: 'crêpe or pancake sheet',
+    basis: 'flour',
+    bands: { moisture: band(3.6, 6.8), sugarConcentration: band(0, 22), sugarPct: band(0, 62), fatPct: band(6, 65), lift: band(0, 12), fluidity: band(3.4, 8), setting: band(1.6, 7), acidBalance: NEUTRAL },
+    bakeLoss: 0.15,
+    air: 'none',
+  },
+  pastry: {
+    title: 'pastry with filling',
+    basis: 'flour',
+    bands: { setting: band(0.8, 9) },
+    bakeLoss: 0.08,
+    air: 'none',
+  },
+}

@@ -1,0 +1,185 @@
+import type { Band, Banded, Family } from './families'
+import { lift as liftOf } from './ratios'
+import type { Mass } from './mass'
+import type { MethodSigns } from './method'
+import { banded, isCake, modelOf, type Metrics } from './metrics'
+
+export type Severity = 'note' | 'caution' | 'fault'
+export type FindingCode =
+  | 'too-dry'
+  | 'too-wet'
+  | 'weak-set'
+  | 'tough'
+  | 'over-sugared'
+  | 'under-sugared'
+  | 'greasy'
+  | 'lean'
+  | 'under-leavened'
+  | 'over-leavened'
+  | 'soapy'
+  | 'sour'
+  | 'salty'
+  | 'no-structure'
+  | 'no-air'
+  | 'too-thick'
+  | 'too-thin'
+  | 'label-check'
+  | 'missing-ingredient'
+  | 'temperature-mismatch'
+  | 'splits'
+  | 'runny'
+  | 'stiff'
+  | 'grainy'
+  | 'too-sweet'
+  | 'melts'
+
+export interface Finding {
+  code: FindingCode
+  severity: Severity
+  metric: string | null
+  message: string
+  part: string
+}
+
+/**
+ * One tolerance: how far outside its band a ratio moves before a baker would taste or see it.
+ * Half a tolerance is a note, up to two and a half a caution, beyond that a fault. Sizes are about a
+ * third of a usual band's width: one spoon of liquid in a layer cake moves moisture by 0.05.
+ */
+export const TOLERANCE: Record<Banded, number> = {
+  moisture: 0.16,
+  sugarConcentration: 2.5,
+  firmness: 0.045,
+  lift: 2.5,
+  sugarPct: 11,
+  fatPct: 9,
+  fluidity: 0.32,
+  acidBalance: 1.2,
+  setting: 0.22,
+  waterPer100: 4,
+  fatPer100: 3.5,
+}
+const NOTE_FROM = 0.15
+const CAUTION_FROM = 0.75
+const FAULT_FROM = 2.6
+
+const LOW: Partial<Record<Banded, [FindingCode, string]>> = {
+  moisture: ['too-dry', 'Too little liquid for what drinks it: it will eat dry and crumble.'],
+  sugarConcentration: ['under-sugared', 'Little sugar against the water: it sets early, flat, pale and bready.'],
+  firmness: ['weak-set', 'More tenderises than holds: it may sink or fall apart when cut.'],
+  lift: ['under-leavened', 'Too little gas for this kind of cake: it will be close and heavy.'],
+  sugarPct: ['under-sugared', 'Little sugar for the flour: tougher, paler and it stales sooner.'],
+  fatPct: ['lean', 'Little fat for the flour: the crumb will be tough and stale soon.'],
+  fluidity: ['too-thick', 'The batter is stiff: it will not level and rises unevenly.'],
+  acidBalance: ['sour', 'Acid is left over: it will taste sour and brown little.'],
+  setting: ['weak-set', 'Hardly anything sets the crumb: it may stay gummy and sink.'],
+  waterPer100: ['too-dry', 'Little water for a mix of this kind: it will be heavy and dry.'],
+  fatPer100: ['lean', 'Little fat for a mix of this kind: it sets rubbery.'],
+}
+const HIGH: Partial<Record<Banded, [FindingCode, string]>> = {
+  moisture: ['too-wet', 'More liquid than the dry things can bind: it may set wet or gummy.'],
+  sugarConcentration: ['over-sugared', 'So much sugar for the water that the crumb sets late: it rises and then sinks.'],
+  firmness: ['tough', 'More toughens than tenderises: the crumb will be firm or rubbery.'],
+  lift: ['over-leavened', 'More gas than the crumb can hold: it rises fast, coarsens and falls.'],
+  sugarPct: ['over-sugared', 'Much sugar for the flour: late to set, sticky, with a sugary crust.'],
+  fatPct: ['greasy', 'Much fat for the flour: heavy, with an oily crumb.'],
+  fluidity: ['too-thin', 'The batter is thin: lift escapes before it sets.'],
+  acidBalance: ['soapy', 'Soda is left over with no acid to meet it: it tastes of soap and browns dark.'],
+  setting: ['tough', 'Very much sets this crumb: it turns out firm and springy.'],
+  waterPer100: ['too-wet', 'Much water for a mix of this kind: it weeps or does not set.'],
+  fatPer100: ['greasy', 'Much fat for a mix of this kind: it leaks and eats heavy.'],
+}
+
+/** How many tolerances a value lies outside its band; negative below, 0 inside. */
+export function outside(value: number, band: Band, key: Banded): number {
+  if (value < band.low) return (value - band.low) / TOLERANCE[key]
+  if (value > band.high) return (value - band.high) / TOLERANCE[key]
+  return 0
+}
+
+export function severityOf(tolerances: number): Severity | undefined {
+  const far = Math.abs(tolerances)
+  if (far >= FAULT_FROM) return 'fault'
+  if (far >= CAUTION_FROM) return 'caution'
+  return far >= NOTE_FROM ? 'note' : undefined
+}
+
+/** Absolute limits that no family escapes (science §3). */
+const LEAST_SETTING = 0.85
+const LOW_SETTING = 1.1
+const GREASY_FAT = 27
+const FAT_MAY_BE_HIGH: Family[] = ['pound', 'flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'pastry']
+const WET_WATER = 45
+const WATER_MAY_BE_HIGH: Family[] = ['foam', 'crepe', 'custard', 'cheesecake', 'pastry']
+// The design's 2.5 % plus what classic chiffon takes (1 tsp to 230 g flour, 2.6 %).
+const SALTY = 2.8
+const SOAP_CAUTION = 5.5
+const SOAP_FAULT = 8
+/** Gas below which a cake without creamed or whipped air stays flat, mmol per 100 g flour. */
+const LEAST_GAS = 4
+
+/** Part-wise findings of one mix from its ratios, absolute rules and method. */
+export function findingsOf(
+  mass: Mass,
+  metrics: Metrics,
+  family: Family,
+  signs: MethodSigns,
+  part: string,
+  pureeShare = 0,
+): Finding[] {
+  const found: Finding[] = []
+  const add = (code: FindingCode, severity: Severity, metric: string | null, message: string) =>
+    found.push({ code, severity, metric, message, part })
+  const model = modelOf(family)
+  for (const key of Object.keys(model.bands) as Banded[]) {
+    const value = banded(metrics, key)
+    const band = model.bands[key]!
+    if (value === undefined || key === 'acidBalance') continue
+    const far = outside(value, band, key)
+    const severity = severityOf(far)
+    const says = far < 0 ? LOW[key] : HIGH[key]
+    if (severity && says) add(says[0], severity, key, says[1])
+  }
+  if (!isCake(family)) return found
+
+  const acid = metrics.acidBalance ?? 0
+  // Cocoa, molasses and spice hide alkali that a plain cake shows.
+  const hidden = mass.total > 0 ? Math.min(2, (100 * mass.cocoa) / mass.total / 3 + (100 * mass.syrup) / mass.total / 20) : 0
+  if (acid > SOAP_FAULT + hidden) add('soapy', 'fault', 'acidBalance', HIGH.acidBalance![1])
+  else if (acid > SOAP_CAUTION + hidden) add('soapy', 'caution', 'acidBalance', HIGH.acidBalance![1])
+  const sourBand = model.bands.acidBalance
+  const sour = sourBand ? severityOf(Math.min(0, outside(acid, sourBand, 'acidBalance'))) : undefined
+  // Sourness is a taste, never a failed cake.
+  if (sour) add('sour', sour === 'fault' ? 'caution' : sour, 'acidBalance', LOW.acidBalance![1])
+
+  if (metrics.setting < LEAST_SETTING)
+    add('no-structure', 'fault', 'setting', 'Nothing in it sets a crumb: no egg, gluten, binder or other protein in strength.')
+  else if (metrics.setting < LOW_SETTING && !found.some((f) => f.code === 'weak-set'))
+    add('weak-set', 'caution', 'setting', LOW.setting![1])
+  if (metrics.fatPer100 > GREASY_FAT && !FAT_MAY_BE_HIGH.includes(family) && !found.some((f) => f.code === 'greasy'))
+    add('greasy', metrics.fatPer100 > GREASY_FAT + 4 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
+  if (
+    metrics.waterPer100 > WET_WATER + 30 * pureeShare &&
+    !WATER_MAY_BE_HIGH.includes(family) &&
+    !(family === 'flourless-nut') &&
+    !found.some((f) => f.code === 'too-wet' && f.severity !== 'note')
+  )
+    add('too-wet', 'caution', 'waterPer100', HIGH.moisture![1])
+  if ((metrics.saltPct ?? 0) > SALTY)
+    add('salty', (metrics.saltPct ?? 0) > 1.8 * SALTY ? 'fault' : 'caution', 'saltPct', 'More salt than a cake carries: check the amount.')
+
+  const gas = liftOf(mass) ?? 0
+  const foamable = mass.egg > 0 || signs.whipped
+  const creamed = signs.creamed && mass.plasticFat > 0.25 * mass.flour
+  const carried =
+    (model.air === 'foam' && foamable && (signs.whipped || signs.silent)) ||
+    (model.air === 'creamed' && (creamed || signs.silent) && mass.plasticFat > 0.25 * mass.flour) ||
+    (signs.whipped && mass.egg > 0.5 * mass.flour) ||
+    creamed
+  const needsAir = !['crepe', 'custard', 'cheesecake', 'pastry', 'flourless-chocolate'].includes(family)
+  if (needsAir && gas < LEAST_GAS && !carried)
+    add('no-air', 'fault', 'lift', 'Nothing raises it: no leavener, and neither creamed butter nor a whipped foam.')
+  if (model.air === 'foam' && family === 'foam' && mass.egg < 0.2 * mass.flour && gas < 8)
+    add('no-air', 'fault', 'lift', 'A foam cake with hardly any egg to whip: nothing carries it.')
+  return found
+}

@@ -1,0 +1,21 @@
+import type { FinishFamily } from './families'
+import type { Mass } from './mass'
+import type { Kinds } from './recognise'
+
+/** Which kind of frosting, filling or soak a mix is, from what it is mostly made of. */
+export function recogniseFinish(mass: Mass, kinds: Kinds, ids: Set<string>): FinishFamily {
+  const total = mass.total || 1
+  const fat = mass.fat / total
+  const sugar = mass.sugar / total
+  const has = (pattern: RegExp) => [...ids].some((id) => pattern.test(id))
+  if (kinds.cheese / total > 0.15) return 'cream-cheese-icing'
+  if (kinds.chocolate / total > 0.25 && mass.water / total > 0.08) return 'ganache'
+  if (has(/crumb|cookie|biscuit/) && fat > 0.1) return 'crumb-icing'
+  if (fat > 0.12 && has(/^(aquafaba|egg-white)$/) && has(/butter|spread|shortening/)) return 'foam-butter-icing'
+  if (fat > 0.12 && has(/^flour-|cornstarch|custard-powder/) && has(/butter|spread|shortening/)) return 'cooked-butter-icing'
+  if (has(/^(cream-heavy|plant-cream|coconut-cream|mascarpone|whipped-topping)$/) && sugar < 0.4) return 'whipped-cream'
+  if (fat > 0.12) return 'butter-icing'
+  if (ids.has('sugar-icing') && sugar > 0.5) return 'glaze'
+  if (has(/^(jam|berries|apple|rhubarb|stone-fruit|fruit-puree)$/)) return 'compote'
+  return mass.water / total > 0.3 ? 'soak' : 'glaze'
+}

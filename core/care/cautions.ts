@@ -1,0 +1,108 @@
+import type { Ingredient } from '../pantry/ingredient'
+
+/** A caution: when it fires, what it says, and whom to ask. Data, shown where it matters. */
+export interface Caution {
+  code: string
+  text: string
+  /** What to check, and with whom. */
+  checkWith: string
+}
+
+interface Trigger extends Caution {
+  when: (mix: CautionContext) => boolean
+}
+
+export interface CautionContext {
+  ingredients: readonly Ingredient[]
+  grams: ReadonlyMap<string, number>
+  /** Hard needs somebody at the table has. */
+  needs: readonly string[]
+  method: string
+  slices: number
+}
+
+const has = (c: CautionContext, test: (i: Ingredient) => boolean): boolean => c.ingredients.some(test)
+const gramsOf = (c: CautionContext, ids: readonly string[]): number => ids.reduce((sum, id) => sum + (c.grams.get(id) ?? 0), 0)
+
+/** EFSA and label practice: 10 g or more of polyols a portion need the laxative warning. */
+const POLYOLS_PER_SLICE = 8
+
+const TRIGGERS: Trigger[] = [
+  {
+    code: 'hard-need',
+    text: 'Somebody depends on this being free of something: clean bowls, whisks and tins first, and read every label.',
+    checkWith: 'the labels, and the person who needs it',
+    when: (c) => c.needs.length > 0,
+  },
+  {
+    code: 'raw-flour',
+    text: 'Do not taste raw batter: raw flour can carry germs as raw egg does.',
+    checkWith: 'local food-safety advice',
+    when: (c) => has(c, (i) => i.kind === 'flour' || i.kind === 'mix'),
+  },
+  {
+    code: 'raw-egg',
+    text: 'Egg that is not baked through is a risk for children, the pregnant, the old and the ill: use pasteurised egg.',
+    checkWith: 'local food-safety advice',
+    when: (c) => has(c, (i) => i.kind === 'egg') && /icing|frosting|mousse|meringue|mayonnaise|no[- ]bake/i.test(c.method),
+  },
+  {
+    code: 'coeliac',
+    text: '“Gluten-free” on the label is what counts for a coeliac guest: oats, starches, powders and chocolate included.',
+    checkWith: 'the labels; a clinician or dietitian',
+    when: (c) => c.needs.includes('gluten-free'),
+  },
+  {
+    code: 'sugar-alcohols',
+    text: 'Sugar alcohols in this amount can upset the stomach.',
+    checkWith: 'the label',
+    when: (c) => gramsOf(c, ['erythritol', 'xylitol', 'maltitol', 'sorbitol', 'stevia-blend']) / Math.max(1, c.slices) > POLYOLS_PER_SLICE,
+  },
+  {
+    code: 'xylitol-dogs',
+    text: 'Xylitol poisons dogs, even a slice: keep the cake and its crumbs out of reach.',
+    checkWith: 'a vet at once, if a dog has eaten any',
+    when: (c) => (c.grams.get('xylitol') ?? 0) > 0,
+  },
+  {
+    code: 'honey-infants',
+    text: 'No honey for children under one year.',
+    checkWith: 'a clinician',
+    when: (c) => (c.grams.get('honey') ?? 0) > 0,
+  },
+  {
+    code: 'legume-liquid',
+    text: 'Bean-can liquid and chickpea flour come from pulses: ask guests with a peanut or legume allergy.',
+    checkWith: 'the person; a clinician',
+    when: (c) => has(c, (i) => i.id === 'aquafaba' || i.id === 'flour-chickpea'),
+  },
+  {
+    code: 'flax-nuts',
+    text: 'New to the recipe: a nut or seed butter. Tell everybody who eats it.',
+    checkWith: 'the label, and the guests',
+    when: (c) => has(c, (i) => /-butter$|tahini/.test(i.id) && Boolean(i.contains?.some((a) => ['tree-nut', 'peanut', 'sesame'].includes(a)))),
+  },
+  {
+    code: 'whole-nuts',
+    text: 'Whole nuts and hard pieces can choke small children: chop them.',
+    checkWith: 'local advice for children under five',
+    when: (c) => has(c, (i) => i.kind === 'nut' && Boolean(i.inclusion)),
+  },
+  {
+    code: 'chilled-filling',
+    text: 'Cream, custard and soft cheese keep cold: out of the fridge for two hours at most.',
+    checkWith: 'local food-safety advice',
+    when: (c) => has(c, (i) => /^(cream-|mascarpone|ricotta|lemon-curd|plant-cream|coconut-cream|custard)/.test(i.id)),
+  },
+  {
+    code: 'hot-sugar',
+    text: 'Boiling sugar burns worse than water: long sleeves, no children near, and a bowl of cold water at hand.',
+    checkWith: 'local first-aid advice',
+    when: (c) => /\b(caramel|boil\w* (?:the )?sugar|soft ball|11\d ?°?\s?C)\b/i.test(c.method),
+  },
+]
+
+/** The cautions that a mix sets off, in the order they matter. */
+export function cautionsFor(context: CautionContext): Caution[] {
+  return TRIGGERS.filter((t) => t.when(context)).map(({ code, text, checkWith }) => ({ code, text, checkWith }))
+}

@@ -1,0 +1,111 @@
+import Joi from 'joi'
+import { CAKE_FAMILIES } from '../balance/families'
+import { REGIONS } from '../measure/region'
+import { ALLERGENS } from '../pantry/ingredient'
+import { ROLES, TIN_SHAPES } from '../recipe/recipe'
+import { LONGEST_TEXT, MOST_LINES } from '../recipe/text'
+import { GOALS } from '../reformulate/goals'
+import { SCHOOL_IDS } from '../swaps/ids'
+
+/** More grams than any home kitchen mixes at once; above it an amount is a slip of the pen. */
+export const MOST_GRAMS = 100_000
+
+const grams = Joi.number().min(0).max(MOST_GRAMS)
+const shortText = Joi.string().max(500).allow('')
+
+const line = Joi.object({
+  text: Joi.string().max(2000).allow('').default(''),
+  quantity: Joi.object({ low: Joi.number().min(0).max(1e6), high: Joi.number().min(0).max(1e6), unit: shortText })
+    .allow(null)
+    .default(null),
+  grams: Joi.alternatives(
+    grams,
+    Joi.object({ low: grams.default(0), high: grams.default(0), best: grams.required() }),
+  ).default({ low: 0, high: 0, best: 0 }),
+  ingredient: Joi.string().max(80).allow(null).default(null),
+  match: Joi.string().valid('exact', 'likely', 'unsure', 'none').default('exact'),
+  prep: shortText.allow(null).default(null),
+  optional: Joi.boolean().default(false),
+}).unknown(true)
+
+const oven = Joi.object({
+  celsius: Joi.number().min(-50).max(2000).required(),
+  fan: Joi.boolean().default(false),
+  minutes: Joi.array().items(Joi.number().min(0).max(2000)).length(2).allow(null).default(null),
+}).unknown(true)
+
+const tin = Joi.object({
+  text: shortText.default(''),
+  shape: Joi.string().valid(...TIN_SHAPES).required(),
+  mm: Joi.object().pattern(Joi.string(), Joi.number().min(0).max(2000)).default({}),
+  count: Joi.number().integer().min(1).max(500).default(1),
+}).unknown(true)
+
+/** The structured form that `parse` returns. */
+export const recipeSchema = Joi.object({
+  title: Joi.string().max(500).allow('').default('Recipe without a name'),
+  yield: Joi.object({ text: shortText, count: Joi.number().allow(null).default(null) }).unknown(true).allow(null).default(null),
+  tins: Joi.array().items(tin).max(50).default([]),
+  oven: Joi.array().items(oven).max(20).default([]),
+  parts: Joi.array()
+    .items(
+      Joi.object({
+        name: shortText.default(''),
+        role: Joi.string().valid(...ROLES).default('batter'),
+        lines: Joi.array().items(line).max(MOST_LINES).default([]),
+      }).unknown(true),
+    )
+    .min(1)
+    .max(60)
+    .required(),
+  method: Joi.array().items(Joi.alternatives(Joi.string().max(5000).allow(''), Joi.object({ text: Joi.string().max(5000).required() }).unknown(true))).max(500).default([]),
+}).unknown(true)
+
+const source = {
+  text: Joi.string().max(LONGEST_TEXT).messages({
+    'string.max': `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`,
+    'string.empty': 'There is no text to read: paste a recipe.',
+  }),
+  recipe: recipeSchema,
+  jsonld: Joi.alternatives(Joi.object().unknown(true), Joi.array(), Joi.string().max(5_000_000)),
+}
+const common = {
+  region: Joi.string().valid(...REGIONS).default('us'),
+  measures: Joi.string().valid('weight', 'us', 'metric'),
+  altitudeM: Joi.number().min(-430).max(6000).default(0),
+  boxes: Joi.array().max(50),
+  family: Joi.string().valid(...CAKE_FAMILIES),
+}
+const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
+  Joi.object({ ...source, ...common, ...more }).xor('text', 'recipe', 'jsonld').messages({
+    'object.missing': 'Give the recipe as text, as recipe or as jsonld.',
+    'object.xor': 'Give the recipe once: as text, as recipe or as jsonld.',
+  })
+
+const school = Joi.string().valid(...SCHOOL_IDS)
+const id = Joi.string().max(80)
+
+/** One schema per verb, shared by command line, server and workers. */
+export const SCHEMAS = {
+  parse: recipeRequest(),
+  balance: recipeRequest(),
+  ingredients: Joi.object({ query: Joi.string().max(200).allow('').default(''), region: common.region }),
+  reformulate: recipeRequest({
+    goals: Joi.array().items(Joi.string().valid(...GOALS)).max(20).unique().default([]),
+    amount: Joi.object().pattern(Joi.string().max(40), Joi.number().min(0).max(1)).default({}),
+    sweetener: id,
+    avoid: Joi.array().items(Joi.alternatives(Joi.string().valid(...ALLERGENS), id)).max(100).default([]),
+    have: Joi.array()
+      .items(Joi.alternatives(id, Joi.object({ ingredient: id.required(), grams: grams.required() })))
+      .max(300)
+      .default([]),
+    pin: Joi.object().pattern(Joi.string().max(80), Joi.alternatives(grams, Joi.string().valid('keep'))).default({}),
+    schools: Joi.alternatives(
+      Joi.array().items(school).max(60),
+      Joi.object({ use: Joi.array().items(school).default([]), exclude: Joi.array().items(school).default([]) }),
+    ),
+    limit: Joi.number().integer().min(1).max(60).default(12),
+  }),
+} as const
+
+export type Verb = keyof typeof SCHEMAS

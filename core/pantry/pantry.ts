@@ -1,0 +1,77 @@
+import { KITCHENS, type EggSize, type Region } from '../measure/region'
+import { COCOA } from './data/cocoa'
+import { DAIRY } from './data/dairy'
+import { EGGS } from './data/eggs'
+import { FATS } from './data/fats'
+import { FINISH } from './data/finish'
+import { FLAVOUR } from './data/flavour'
+import { FLOURS } from './data/flours'
+import { FRUIT } from './data/fruit'
+import { LIFT } from './data/lift'
+import { MIXES } from './data/mixes'
+import { NUTS } from './data/nuts'
+import { PLANT } from './data/plant'
+import { SUGARS_DATA } from './data/sugars'
+import type { Ingredient } from './ingredient'
+
+/** Every ingredient that ships with the product. */
+export const PANTRY: readonly Ingredient[] = [
+  ...FLOURS,
+  ...SUGARS_DATA,
+  ...FATS,
+  ...EGGS,
+  ...DAIRY,
+  ...PLANT,
+  ...FRUIT,
+  ...NUTS,
+  ...COCOA,
+  ...LIFT,
+  ...FLAVOUR,
+  ...MIXES,
+  ...FINISH,
+]
+
+const BY_ID = new Map(PANTRY.map((i) => [i.id, i]))
+
+/** The ingredient of that id, or `undefined`. */
+export function ingredientOf(id: string | null | undefined): Ingredient | undefined {
+  return id == null ? undefined : BY_ID.get(id)
+}
+
+/** The ingredient of that id; throws for an id that is not in the pantry (a defect, not bad input). */
+export function need(id: string): Ingredient {
+  const found = BY_ID.get(id)
+  if (!found) throw new Error(`no ingredient "${id}" in the pantry`)
+  return found
+}
+
+/** What a region calls it, with the general name beside it where they differ. */
+export function nameOf(ingredient: Ingredient, region: Region): string {
+  return ingredient.called?.[region] ?? ingredient.names[0]!
+}
+
+/** Shell-free grams of one piece, or `undefined` where it has no usual piece. */
+export function pieceGrams(
+  ingredient: Ingredient,
+  region: Region,
+  size?: EggSize,
+): number | undefined {
+  if (ingredient.ofEgg) {
+    const kitchen = KITCHENS[region]
+    return kitchen.egg[size ?? kitchen.usualEgg] * ingredient.ofEgg
+  }
+  const pieces = ingredient.pieces
+  if (!pieces) return undefined
+  return (size && pieces[size]) ?? pieces.each ?? pieces.medium
+}
+
+/** Grams of the usual package in a region, or `undefined`. */
+export function packageGrams(ingredient: Ingredient, region: Region): number | undefined {
+  return ingredient.packages?.[region] ?? ingredient.packages?.any
+}
+
+/** Grams per ml as a baker of plain words would measure it. */
+export function density(ingredient: Ingredient, how?: keyof Ingredient['gramsPerMl']): number {
+  const g = ingredient.gramsPerMl
+  return (how && g[how]) ?? g.spooned ?? g.poured ?? g.packed ?? g.scooped ?? g.sifted ?? 1
+}

@@ -1,0 +1,47 @@
+import { inKitchen, type Measures } from '../measure/kitchen'
+import type { Region } from '../measure/region'
+import { writeNumber } from '../measure/number'
+import { measurableOf } from '../pantry/measurable'
+import { nameOf, need } from '../pantry/pantry'
+import type { Line, Recipe } from '../recipe/recipe'
+
+/** How the recipe is measured: by weight where most of its lines are, else by the region's cups. */
+export function measuresOf(recipe: Recipe, region: Region): Measures {
+  const lines = recipe.parts.flatMap((p) => p.lines).filter((l) => l.quantity && l.grams.best > 15)
+  const weighed = lines.filter((l) => ['g', 'kg', 'oz', 'lb', 'ml', 'dl', 'cl', 'l'].includes(l.quantity!.unit)).length
+  if (weighed * 2 >= lines.length) return 'weight'
+  return region === 'us' ? 'us' : 'metric'
+}
+
+/** The amount of a line in the baker's own measure: "1½ cups", "4", "225 g". */
+export function ownMeasure(line: Line): string {
+  const q = line.quantity
+  if (!q) return `${Math.round(line.grams.best)} g`
+  const number = q.low === q.high ? writeNumber(q.low) : `${writeNumber(q.low)}–${writeNumber(q.high)}`
+  if (q.unit === 'piece') return number
+  const plural = ['cup', 'stick', 'can', 'packet', 'pint', 'quart', 'sheet'].includes(q.unit) && q.high > 1 ? 's' : q.unit === 'box' && q.high > 1 ? 'es' : ''
+  return `${number} ${q.unit}${plural}`
+}
+
+export const wholeGrams = (grams: number): number => (grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams))
+
+/** A line written anew in kitchen measure, with grams beside it where a cup or spoon was used. */
+export function newLine(id: string, grams: number, kitchen: string, region: Region, prep: string | null): Line {
+  const name = nameOf(need(id), region)
+  const weighed = /\bg$/.test(kitchen)
+  const pieces = /\begg/.test(kitchen)
+  const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
+  return {
+    text: prep ? `${text}, ${prep}` : text,
+    quantity: { low: grams, high: grams, unit: 'g' },
+    grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
+    ingredient: id,
+    match: 'exact',
+    prep,
+    optional: false,
+  }
+}
+
+export function kitchenOf(id: string, grams: number, measures: Measures, region: Region): string {
+  return inKitchen(grams, measurableOf(need(id), region), measures, region)
+}

@@ -1,0 +1,200 @@
+import { BANDED, type Band, type Banded, type Family } from '../balance/families'
+import { TOLERANCE } from '../balance/findings'
+import { modelOf, type Metrics } from '../balance/metrics'
+import { PROFILE_KEYS, profileOf, type Profile } from '../balance/profile'
+import type { Mass } from '../balance/mass'
+import type { Ingredient } from '../pantry/ingredient'
+
+/** One amount that the programme may move. */
+export interface Variable {
+  key: string
+  ingredient: Ingredient
+  melted: boolean
+  /** Grams before, 0 for what is new. */
+  from: number
+  /** Where it wants to be, g. */
+  start: number
+  low: number
+  high: number
+  /** Grams away from `start` that cost as much as one tolerance of a ratio. */
+  give: number
+  /** Moves with another variable in a fixed ratio. */
+  tie?: { to: string; ratio: number }
+  /** A package, a whole egg, a pinned line: not to be moved at all. */
+  fixed: boolean
+  /** What it takes the place of. */
+  replaces: string[]
+  why: { code: string; message: string }[]
+}
+
+/** A ratio wanted near a value: numerator and denominator as sums of profiles. */
+interface Aim {
+  key: string
+  value: number
+  weight: number
+  band?: Band
+  tolerance: number
+  top: (m: Mass) => number
+  bottom: (m: Mass) => number
+}
+
+/** A linear row over the variables: Σ coefficient·grams + constant, in tolerances. */
+export interface Row {
+  key: string
+  coefficients: Float64Array
+  constant: number
+  weight: number
+  /** `aim`: squared; `below`/`above`: only what lies past the limit is squared. */
+  kind: 'aim' | 'hinge'
+}
+
+export interface Problem {
+  family: Family
+  variables: Variable[]
+  profiles: Profile[]
+  /** What is not to be moved, summed. */
+  fixed: Mass
+  rows: Row[]
+  /** Gas is not linear: powder + ½ base + ½ min(acid, base), wanted per g of flour. */
+  gas: { aim: number; band?: Band; weight: number; tolerance: number; flour: number } | undefined
+}
+
+/** How much each ratio counts beside the others. Lift, moisture and set decide whether a cake holds. */
+const WEIGHT: Partial<Record<Banded, number>> = {
+  moisture: 1,
+  sugarConcentration: 0.8,
+  firmness: 0.9,
+  fluidity: 0.25,
+  sugarPct: 0.1,
+  fatPct: 0.35,
+  acidBalance: 0.5,
+  setting: 0.04,
+  waterPer100: 0.6,
+  fatPer100: 0.6,
+}
+/** A tolerance outside a band costs this many times a tolerance off its aim. */
+export const HINGE_WEIGHT = 9
+const SWEET_TOLERANCE = 4
+const BATTER_TOLERANCE = 0.09
+/** Aims stay this share of the band's width inside it. */
+const INSIDE = 0.14
+
+const TOP: Record<Banded, (m: Mass) => number> = {
+  moisture: (m) => m.water,
+  sugarConcentration: (m) => 100 * m.effectiveSugar,
+  firmness: (m) => m.tougheners,
+  lift: (m) => m.co2,
+  sugarPct: (m) => 100 * m.sugar,
+  fatPct: (m) => 100 * m.fat,
+  fluidity: (m) => m.fluid,
+  acidBalance: (m) => 100 * (m.base - m.acid - 0.6 * m.buffer),
+  setting: (m) => 100 * m.setting,
+  waterPer100: (m) => 100 * m.water,
+  fatPer100: (m) => 100 * m.fat,
+}
+const BOTTOM: Record<Banded, (m: Mass) => number> = {
+  moisture: (m) => m.waterDemand,
+  sugarConcentration: (m) => m.effectiveSugar + m.water,
+  firmness: (m) => m.tenderisers,
+  lift: (m) => m.flour,
+  sugarPct: (m) => m.flour,
+  fatPct: (m) => m.flour,
+  fluidity: (m) => m.stiff,
+  acidBalance: (m) => m.total,
+  setting: (m) => m.total,
+  waterPer100: (m) => m.total,
+  fatPer100: (m) => m.total,
+}
+
+/** Where a ratio should come to lie: near the old character, inside the band, and two thirds of the way to the family's own aim when the family changes. */
+export function aimFor(key: Banded, old: number | undefined, band: Band | undefined, familyAim: number | undefined): number | undefined {
+  if (!band) return old
+  const width = band.high - band.low
+  const middle = (band.low + band.high) / 2
+  const wanted = old === undefined ? (familyAim ?? middle) : familyAim === undefined ? old : 0.35 * old + 0.65 * familyAim
+  return Math.min(band.high - INSIDE * width, Math.max(band.low + INSIDE * width, wanted))
+}
+
+export function sumOf(problem: Pick<Problem, 'variables' | 'profiles' | 'fixed'>, grams: ArrayLike<number>): Mass {
+  const sum = { ...problem.fixed }
+  for (let i = 0; i < problem.variables.length; i++) {
+    const p = problem.profiles[i]!
+    const x = grams[i]!
+    if (x) for (const k of PROFILE_KEYS) sum[k] += p[k] * x
+  }
+  return sum
+}
+
+export interface ProblemInput {
+  family: Family
+  variables: Variable[]
+  fixed: Mass
+  before: Metrics
+  /** The family is another than before: pull towards its own aims. */
+  moved: boolean
+  /** Ratios that the goals want elsewhere. */
+  wishes: Partial<Record<Banded | 'sweetness', number>>
+}
+
+/** Builds the rows of the programme: each ratio against its aim and band, sweetness and batter weight against before. */
+export function buildProblem(input: ProblemInput): Problem {
+  const { family, variables, fixed, before, moved, wishes } = input
+  const model = modelOf(family)
+  const profiles = variables.map((v) => profileOf(v.ingredient, v.melted))
+  const problem: Problem = { family, variables, profiles, fixed, rows: [], gas: undefined }
+  const guess = sumOf(problem, variables.map((v) => v.start))
+  // A profile is the mass of one gram, so the ratio functions read it as it is.
+  const unit: Mass[] = profiles
+
+  const addRatio = (a: Aim) => {
+    const d0 = a.bottom(guess)
+    if (!(d0 > 0)) return
+    const row = (value: number, weight: number, kind: Row['kind'], sign: number, key: string) => {
+      const scale = sign / (d0 * a.tolerance)
+      const coefficients = new Float64Array(variables.length)
+      for (let i = 0; i < variables.length; i++)
+        coefficients[i] = scale * (a.top(unit[i]!) - value * a.bottom(unit[i]!))
+      problem.rows.push({ key, coefficients, constant: scale * (a.top(fixed) - value * a.bottom(fixed)), weight, kind })
+    }
+    row(a.value, a.weight, 'aim', 1, a.key)
+    if (a.band) {
+      row(a.band.high, HINGE_WEIGHT, 'hinge', 1, a.key)
+      row(a.band.low, HINGE_WEIGHT, 'hinge', -1, a.key)
+    }
+  }
+
+  for (const key of BANDED) {
+    if (key === 'lift') continue
+    const band = model.bands[key]
+    const old = key === 'acidBalance' ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
+    const wished = wishes[key]
+    const value = wished ?? aimFor(key, old, band, moved ? model.aims?.[key] : undefined)
+    const weight = WEIGHT[key] ?? 0
+    if (value === undefined || !weight || (!band && model.basis === 'flour' && /Per100$/.test(key))) continue
+    addRatio({ key, value, weight: wished === undefined ? weight : weight * 2.5, band, tolerance: TOLERANCE[key], top: TOP[key], bottom: BOTTOM[key] })
+  }
+  const baked = 1 - model.bakeLoss
+  addRatio({
+    key: 'sweetness',
+    value: wishes.sweetness ?? before.sweetness,
+    weight: wishes.sweetness === undefined ? 0.35 : 1,
+    tolerance: SWEET_TOLERANCE,
+    top: (m) => 100 * m.sweet,
+    bottom: (m) => m.total * baked,
+  })
+  const grams = before.batterGrams
+  if (grams > 0)
+    problem.rows.push({
+      key: 'batterGrams',
+      coefficients: Float64Array.from(profiles, (p) => p.total / (grams * BATTER_TOLERANCE)),
+      constant: (fixed.total - grams) / (grams * BATTER_TOLERANCE),
+      weight: 0.3,
+      kind: 'aim',
+    })
+  if (model.bands.lift && guess.flour > 0) {
+    const old = before.lift
+    const aim = wishes.lift ?? aimFor('lift', old, model.bands.lift, moved ? model.aims?.lift : undefined)!
+    problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour }
+  }
+  return problem
+}

@@ -1,0 +1,124 @@
+import { nameOf, need } from '../pantry/pantry'
+import type { Region } from '../measure/region'
+import type { School } from '../swaps/school'
+
+export interface Step {
+  text: string
+  changed: boolean
+  why: string
+}
+
+/** What the rewriter must know of an answer. */
+export interface Rewriting {
+  region: Region
+  egg?: School
+  /** Amounts in the kitchen's words of everything new, by ingredient id. */
+  added: readonly { ingredient: string; kitchen: string }[]
+  /** Ingredient ids that gave way to others. */
+  replaced: readonly { from: string; to: string }[]
+  powderAdded: boolean
+}
+
+const EGG_PHRASE =
+  /\b(?:the\s+)?(?:(?:beaten|whole|large|medium|remaining|room[- ]temperature)\s+)*eggs?(?:\s+mixture)?\b(?![- ](?:free|replacer|yolk|white))(?:,?\s+(?:one (?:by one|at a time|after another)|gradually|in turns|beaten))?/gi
+const PART_OF_EGG = /\b(?:the\s+)?(?:egg\s+)?(?:yolks?|whites?)\b/gi
+const FOAMING = /\b(whip|whisk|beat)\w*\b[^.;]*\b(thick|ribbon|peaks?|stiff|foam|volume|triple|pale|mousse)\b/i
+const EGG_WORD = /\b(eggs?|yolks?|whites?)\b(?![- ](?:free|replacer))/i
+
+const capital = (s: string): string => s.replace(/^./, (c) => c.toUpperCase())
+
+/** What a replaced ingredient may be called in a method. */
+const CALLED: Record<string, RegExp> = {
+  'butter-unsalted': /\bbutter\b(?! ?icing|cream|milk)/gi,
+  'butter-salted': /\bbutter\b(?! ?icing|cream|milk)/gi,
+  'milk-whole': /\bmilk\b/gi,
+  'milk-semi-skimmed': /\bmilk\b/gi,
+  'milk-skimmed': /\bmilk\b/gi,
+  buttermilk: /\bbuttermilk\b/gi,
+  'yogurt-plain': /\b(?:yogh?urt|curd)\b/gi,
+  'sour-cream': /\bsour(?:ed)? cream\b/gi,
+  'cream-heavy': /\b(?:double |heavy |whipping )?cream\b(?! cheese| of| the| until| together)/gi,
+  'cream-cheese': /\bcream cheese\b/gi,
+  honey: /\bhoney\b/gi,
+  'condensed-milk': /\b(?:sweetened )?condensed milk\b/gi,
+  'flour-almond': /\b(?:ground almonds|almond flour|almonds)\b/gi,
+}
+
+/**
+ * Rewrites a method for what changed: eggs' place in each step, the school's own steps with their waiting times,
+ * other names, and "at once into the oven" where the lift is spent early. Unchanged steps come back as they were.
+ */
+export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
+  const name = (id: string) => nameOf(need(id), r.region)
+  const amount = (id: string) => r.added.find((a) => a.ingredient === id)?.kitchen
+  const school = r.egg
+  const carrierOf = (any: readonly string[]) => any.find((id) => r.added.some((a) => a.ingredient === id))
+  const carrier = school && carrierOf(school.brings[0]?.any ?? [])
+  const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
+  const fill = (text: string) =>
+    text
+      .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
+      .replaceAll('{tied}', tied ? name(tied) : 'acid')
+  const liquids = r.added.filter((a) => /milk|water/.test(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
+  const withLiquid = liquids.length && school ? ` with ${liquids.map((l) => `the ${name(l.ingredient)}`).join(' and ')}` : ''
+
+  const steps: Step[] = []
+  let eggPlaced = false
+  for (const text of method) {
+    let now = text
+    const reasons: string[] = []
+    if (school && EGG_WORD.test(now)) {
+      const called = fill(school.calledInMethod)
+      if (FOAMING.test(now) && !school.foams) {
+        now = eggPlaced ? '' : `Whisk ${called}${withLiquid} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
+        reasons.push('Only egg (or bean-can liquid) whips to a foam; here the leavener lifts.')
+      } else {
+        let first = !eggPlaced
+        const put = () => {
+          const said = first ? called + withLiquid : 'it'
+          first = false
+          return said
+        }
+        now = now.replace(EGG_PHRASE, put).replace(PART_OF_EGG, put)
+        reasons.push(`${capital(called)} takes the place of the eggs.`)
+      }
+      eggPlaced = true
+    }
+    for (const { from, to } of r.replaced) {
+      const words = CALLED[from]
+      if (words && words.test(now)) {
+        words.lastIndex = 0
+        const creamed = /\bcream(?:ed|ing)?\b(?! cheese)/i.test(now) && /^oil-(?!coconut)/.test(to)
+        now = now.replace(words, name(to))
+        if (creamed) {
+          now = now.replace(/\bcream\b/i, 'Whisk').replace(/\buntil (?:very )?(?:pale|light|fluffy)[^,.;]*/i, 'until thick and even')
+          reasons.push('Oil cannot be creamed: it is whisked in.')
+        } else reasons.push(`${capital(name(to))} in place of ${name(from)}.`)
+      }
+      if (words) words.lastIndex = 0
+    }
+    if (now) steps.push({ text: capital(now), changed: now !== text, why: reasons.join(' ') })
+  }
+  if (!school) return steps
+
+  const before: Step[] = []
+  const last: Step[] = []
+  for (const s of school.steps) {
+    // A step about soda says nothing where no soda was needed.
+    if (/baking soda/.test(s.text) && !r.added.some((a) => a.ingredient === 'baking-soda')) continue
+    const step = { text: fill(s.text), changed: true, why: s.why }
+    if (s.at === 'last') last.push(step)
+    else before.push(step)
+  }
+  const list = (ids: readonly string[]) => ids.map((id) => `${amount(id)} ${name(id)}`).join(', ')
+  const loose = r.added.filter((a) => ['baking-powder', 'cornstarch', 'xanthan-gum'].includes(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
+  if (loose.length)
+    before.push({ text: `Sift ${list(loose.map((l) => l.ingredient))} with the flour.`, changed: true, why: 'Spread evenly, it lifts evenly.' })
+  if (!eggPlaced && carrier)
+    last.unshift({ text: `Stir in ${fill(school.calledInMethod)}${withLiquid} with the liquid.`, changed: true, why: 'It takes the place of the eggs.' })
+  if (school.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
+    last.push({ text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.', changed: true, why: 'The soda works as soon as it is wet, and its gas does not wait.' })
+  const bakeAt = steps.findIndex((s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text))
+  const cut = bakeAt < 0 ? steps.length : bakeAt
+  return [...before, ...steps.slice(0, cut), ...last, ...steps.slice(cut)]
+}

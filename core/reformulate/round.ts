@@ -1,0 +1,119 @@
+import { nearestMeasures, type Measured, type Measures } from '../measure/kitchen'
+import type { Region } from '../measure/region'
+import { measurableOf } from '../pantry/measurable'
+import { objective } from './objective'
+import type { Problem } from './problem'
+import { solve } from './solve'
+
+/** A measure's fuss counts like this many tolerances squared. */
+const FUSS_COST = 0.35
+/** Keeping the baker's own amount is worth this much, in tolerances squared. */
+const KEEP_WORTH = 0.22
+/** A new ingredient that ends up this small is left out. */
+const TOO_LITTLE = 0.35
+/** Lines settled between two solves; the coarsest first. */
+const SOLVES = 3
+const EXCHANGES = 4
+
+export interface Rounded {
+  grams: Float64Array
+  texts: (string | null)[]
+  cost: number
+  /** Cost of the unrounded optimum, for the benchmark of the gap. */
+  unrounded: number
+}
+
+/**
+ * Rounds an optimum to what a kitchen can measure, inside the programme: the line whose measure comes nearest is
+ * settled and the rest solved again; then single lines and pairs are exchanged while that lowers the cost.
+ */
+export function roundToKitchen(problem: Problem, optimum: Float64Array, measures: Measures, region: Region): Rounded {
+  const { variables } = problem
+  const free = variables.map((v, i) => ({ v, i })).filter(({ v }) => !v.fixed)
+  const pinned = new Map<number, number>()
+  const menus = new Map<number, Measured[]>()
+  let current: Float64Array = Float64Array.from(optimum)
+  const menuFor = (i: number, grams: number): Measured[] => {
+    const v = variables[i]!
+    const list = grams > 0.05 ? nearestMeasures(grams, measurableOf(v.ingredient, region), measures, region, 5) : []
+    const within = list.filter((m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie))
+    const menu = within.length ? within : list.slice(0, 1)
+    if (v.from > 0) menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
+    if (v.from === 0 && v.low <= 0 && !v.tie) menu.push({ grams: 0, text: '', fuss: 0 })
+    return menu
+  }
+  const pick = (i: number, grams: number): Measured => {
+    const menu = menus.get(i)!
+    const give = variables[i]!.give
+    return menu.reduce((best, m) =>
+      Math.abs(m.grams - grams) / give + Math.max(0, m.fuss) * 0.1 < Math.abs(best.grams - grams) / give + Math.max(0, best.fuss) * 0.1 ? m : best,
+    )
+  }
+
+  let open = free.map(({ i }) => i)
+  for (let round = 0; round < SOLVES && open.length; round++) {
+    for (const i of open) menus.set(i, menuFor(i, current[i]!))
+    // Which lines can be settled with the least harm: nearest to a measure, in their own give.
+    const harm = (i: number) => Math.abs(pick(i, current[i]!).grams - current[i]!) / variables[i]!.give
+    open.sort((a, b) => harm(a) - harm(b))
+    const now = round === SOLVES - 1 ? open.length : Math.ceil(open.length / 2)
+    for (const i of open.slice(0, now)) pinned.set(i, pick(i, current[i]!).grams)
+    open = open.slice(now)
+    if (open.length) current = (solve(problem, pinned) as Float64Array | undefined) ?? current
+  }
+  const chosen = new Map(free.map(({ i }) => [i, menus.get(i)!.find((m) => m.grams === pinned.get(i)) ?? menus.get(i)![0]!]))
+  const grams = Float64Array.from(variables, (v, i) => (v.fixed ? v.start : (chosen.get(i)?.grams ?? 0)))
+  const fuss = () => [...chosen.values()].reduce((sum, m) => sum + m.fuss * FUSS_COST, 0)
+  const tieCost = () =>
+    variables.reduce((sum, v, i) => {
+      if (!v.tie) return sum
+      const leader = variables.findIndex((x) => x.key === v.tie!.to)
+      const wanted = grams[leader]! * v.tie.ratio
+      return wanted > 0 ? sum + ((grams[i]! - wanted) / (0.2 * wanted)) ** 2 : sum
+    }, 0)
+  const cost = () => objective(problem, grams) + fuss() + tieCost()
+  let best = cost()
+  const tryMoves = (moves: [number, Measured][]): boolean => {
+    const old = moves.map(([i]) => [i, chosen.get(i)!] as const)
+    for (const [i, m] of moves) {
+      chosen.set(i, m)
+      grams[i] = m.grams
+    }
+    const now = cost()
+    if (now < best - 1e-9) {
+      best = now
+      return true
+    }
+    for (const [i, m] of old) {
+      chosen.set(i, m)
+      grams[i] = m.grams
+    }
+    return false
+  }
+  for (let pass = 0; pass < EXCHANGES; pass++) {
+    let moved = false
+    for (const { i } of free) {
+      menus.set(i, menuFor(i, grams[i]! || current[i]!))
+      for (const m of menus.get(i)!) if (tryMoves([[i, m]])) moved = true
+    }
+    if (pass > 0 && !moved) {
+      for (const { i } of free)
+        for (const { i: j } of free) {
+          if (j <= i) continue
+          for (const m of menus.get(i)!.slice(0, 3)) for (const k of menus.get(j)!.slice(0, 3)) if (tryMoves([[i, m], [j, k]])) moved = true
+        }
+    }
+    if (!moved && pass > 0) break
+  }
+  for (const { v, i } of free)
+    if (v.from === 0 && grams[i]! < TOO_LITTLE && grams[i]! > 0 && v.low <= 0 && !v.tie) {
+      grams[i] = 0
+      chosen.set(i, { grams: 0, text: '', fuss: 0 })
+    }
+  return {
+    grams,
+    texts: variables.map((v, i) => (v.fixed ? null : chosen.get(i)!.text || null)),
+    cost: objective(problem, grams),
+    unrounded: objective(problem, optimum),
+  }
+}

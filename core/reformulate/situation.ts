@@ -1,0 +1,63 @@
+import { kindsOf, mixOf, type Mix } from '../balance/balance'
+import type { CakeFamily, Family } from '../balance/families'
+import { recogniseFinish } from '../balance/finish'
+import { methodSigns, type MethodSigns } from '../balance/method'
+import { metricsOf, type Metrics } from '../balance/metrics'
+import { recognise } from '../balance/recognise'
+import type { Ingredient } from '../pantry/ingredient'
+import { ingredientOf } from '../pantry/pantry'
+import type { Line, Recipe } from '../recipe/recipe'
+
+/** One line of the recipe with what is known of it. */
+export interface Place {
+  key: string
+  part: number
+  index: number
+  line: Line
+  ingredient: Ingredient
+  grams: number
+  /** Part of the batter that the programme balances; lines of fillings and frostings are not. */
+  inBatter: boolean
+}
+
+/** The recipe as the reformulator sees it before anything changes. */
+export interface Situation {
+  recipe: Recipe
+  signs: MethodSigns
+  places: Place[]
+  mix: Mix
+  family: Family
+  metrics: Metrics
+  /** Shell-free egg in the batter, g; dried egg counted as made up with water. */
+  eggGrams: number
+}
+
+/** Dried egg takes three parts water to be egg again (packet directions). */
+const DRIED_EGG_MADE_UP = 4
+
+export function situationOf(recipe: Recipe, asFamily?: CakeFamily): Situation {
+  const signs = methodSigns(recipe)
+  const batter = recipe.parts.some((p) => p.role === 'batter')
+  const isBatter = (i: number) => (batter ? recipe.parts[i]!.role === 'batter' : i === 0)
+  const places: Place[] = []
+  recipe.parts.forEach((part, p) =>
+    part.lines.forEach((line, index) => {
+      const ingredient = ingredientOf(line.ingredient)
+      if (ingredient)
+        places.push({ key: `${p}:${index}`, part: p, index, line, ingredient, grams: line.grams.best, inBatter: isBatter(p) })
+    }),
+  )
+  const mix = mixOf(recipe.parts.filter((_, i) => isBatter(i)), signs)
+  const family: Family = !batter
+    ? recogniseFinish(mix.mass, kindsOf(mix.doses), new Set(mix.doses.map((d) => d.ingredient)))
+    : (asFamily ?? recognise(mix.mass, mix.kinds, signs).family)
+  const eggGrams = places
+    .filter((p) => p.inBatter && p.ingredient.kind === 'egg')
+    .reduce((sum, p) => sum + p.grams * (/dried/.test(p.ingredient.id) ? DRIED_EGG_MADE_UP : 1), 0)
+  return { recipe, signs, places, mix, family, metrics: metricsOf(mix.mass, family), eggGrams }
+}
+
+/** The family that a batter belongs to once its eggs are gone. */
+export function withoutEgg(family: Family): Family {
+  return ['pound', 'butter-layer', 'high-ratio', 'oil-layer', 'loaf', 'foam'].includes(family) ? 'eggless-raised' : family
+}

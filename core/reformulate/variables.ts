@@ -1,0 +1,187 @@
+import { emptyMass, type Mass } from '../balance/mass'
+import type { Family } from '../balance/families'
+import type { Ingredient } from '../pantry/ingredient'
+import { need } from '../pantry/pantry'
+import type { School } from '../swaps/school'
+import type { StandIn } from '../swaps/standins'
+import { firstAllowed, type Rules } from './allowed'
+import type { Variable } from './problem'
+import type { Place, Situation } from './situation'
+
+/** One way through all that must go: a school for the eggs, a stand-in for each other forbidden ingredient. */
+export interface Combination {
+  egg?: School
+  /** By ingredient id. */
+  standIns: ReadonlyMap<string, StandIn>
+}
+
+export interface Limits {
+  pin: Readonly<Record<string, number | 'keep'>>
+  /** The most there is of an ingredient, g. */
+  most: ReadonlyMap<string, number>
+}
+
+export interface Draft {
+  variables: Variable[]
+  fixed: Mass
+  family: Family
+  /** Keys of batter lines that leave. */
+  removed: Set<string>
+}
+
+/** Shell-free grams of the egg that recipes and schools count by (US large). */
+export const EGG_UNIT = 50
+/** More than one egg to 40 g flour is foam, which a carrier cannot replace gram by gram. */
+const FLOUR_PER_EGG = 40
+
+type Freedom = { low: number; high: number; give: number; fixed?: boolean }
+
+/** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
+function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolean): Freedom {
+  const share = (low: number, high: number, give: number): Freedom => ({ low: grams * low, high: grams * high, give: Math.max(1, grams * give) })
+  const still: Freedom = { low: grams, high: grams, give: 1, fixed: true }
+  if (!(grams > 0)) return still
+  switch (i.kind) {
+    case 'flour':
+    case 'starch':
+      // Bakers keep the flour and move the rest; only where the foam is gone must flour take its place.
+      return foamLost ? share(1, 1.5, 0.2) : still
+    case 'sugar':
+    case 'syrup':
+      return share(0.5, 1.2, 0.17)
+    case 'fat':
+      return i.id === 'mayonnaise' || i.id === 'plant-mayonnaise' ? still : share(0.5, 1.15, 0.17)
+    case 'water':
+      return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
+    case 'dairy':
+    case 'plant-dairy':
+      if ((i.per100.acid ?? 0) > 3 || /cream|cheese|mascarpone|ricotta|tofu|condensed|powder/.test(i.id)) return share(0.6, 1.4, 0.2)
+      return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
+    case 'leavener':
+      return i.id === 'baking-soda'
+        ? { low: 0, high: Math.max(grams * 1.3, flour * 0.012), give: Math.max(0.8, grams * 0.25) }
+        : { low: 0, high: Math.max(grams * 2.2, flour * 0.07), give: 4 }
+    case 'acid':
+      return { low: 0, high: grams * 2.5, give: Math.max(4, grams * 0.4) }
+    default:
+      return still
+  }
+}
+
+/**
+ * The variables of one combination: what stays and how far it may move, what comes and between which limits.
+ *
+ * @returns `undefined` where the rules leave no ingredient for a part of it
+ */
+export function draft(situation: Situation, combination: Combination, rules: Rules, limits: Limits, eggsGo: boolean, family: Family): Draft | undefined {
+  const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
+  const foamLost = eggsGo && situation.family === 'foam'
+  const melted = situation.signs.melted
+  const variables: Variable[] = []
+  const removed = new Set<string>()
+  const byIngredient = new Map<string, Variable>()
+  const pinned = (id: string, from: number): number | undefined => {
+    const pin = limits.pin[id]
+    return pin === 'keep' ? from : pin
+  }
+
+  const add = (v: Omit<Variable, 'melted' | 'fixed'> & { fixed?: boolean }): Variable => {
+    const pin = pinned(v.ingredient.id, v.from)
+    const most = limits.most.get(v.ingredient.id) ?? Infinity
+    const made: Variable = {
+      ...v,
+      melted,
+      high: Math.min(v.high, most),
+      low: Math.min(v.low, most),
+      start: Math.min(v.start, most),
+      fixed: v.fixed ?? false,
+      ...(pin !== undefined && { start: pin, low: pin, high: pin, fixed: true, tie: undefined }),
+    }
+    variables.push(made)
+    if (!byIngredient.has(v.ingredient.id)) byIngredient.set(v.ingredient.id, made)
+    return made
+  }
+  /** Adds an ingredient, or raises the line that the recipe already has of it. */
+  const bring = (ingredient: Ingredient, low: number, start: number, high: number, give: number, replaces: string[], why: Variable['why'], tie?: Variable['tie']): Variable => {
+    const has = byIngredient.get(ingredient.id)
+    if (has && !tie && !has.tie) {
+      if (!has.fixed) {
+        has.start = has.start + start
+        has.low = has.low + low
+        has.high = Math.max(has.high, has.from) + high
+        has.give = Math.max(has.give, give)
+        has.replaces.push(...replaces)
+        has.why.push(...why)
+      }
+      return has
+    }
+    return add({ key: `+${ingredient.id}${tie ? `@${tie.to}` : ''}`, ingredient, from: 0, start, low, high, give, tie, replaces, why })
+  }
+
+  const leaving: Place[] = []
+  for (const place of situation.places) {
+    if (!place.inBatter) continue
+    const standIn = combination.standIns.get(place.ingredient.id)
+    const goes = (eggsGo && place.ingredient.kind === 'egg') || standIn !== undefined
+    if (goes) {
+      removed.add(place.key)
+      leaving.push(place)
+      continue
+    }
+    const f = freedomOf(place.ingredient, place.grams, flour, foamLost)
+    add({ key: place.key, ingredient: place.ingredient, from: place.grams, start: place.grams, low: f.low, high: f.high, give: f.give, fixed: f.fixed, replaces: [], why: [] })
+  }
+  for (const place of leaving) {
+    const standIn = combination.standIns.get(place.ingredient.id)
+    if (!standIn) continue
+    for (const b of standIn.brings) {
+      const grams = place.grams * b.ratio
+      const f = freedomOf(need(b.ingredient), grams, flour, foamLost)
+      bring(need(b.ingredient), f.fixed ? grams : f.low, grams, f.fixed ? grams : f.high, f.give, [place.ingredient.id], [{ code: 'stand-in', message: standIn.why }])
+    }
+  }
+
+  if (combination.egg && situation.eggGrams > 0) {
+    const school = combination.egg
+    const units = Math.min(situation.eggGrams / EGG_UNIT, flour / FLOUR_PER_EGG)
+    const held = Math.min(units, school.mostEggs ?? Infinity)
+    const eggs = [...new Set(leaving.filter((p) => p.ingredient.kind === 'egg').map((p) => p.ingredient.id))]
+    let acid = 0
+    for (const b of school.brings) {
+      const carrier = firstAllowed(b.any, rules)
+      if (!carrier) return undefined
+      const [least, usual, most] = b.per
+      const leader = bring(carrier, least * held, usual * held, most * held, Math.max(1, 0.3 * usual * held), eggs, [{ code: 'takes-over', message: school.sides.crumb }])
+      acid += ((carrier.per100.acid ?? 0) / 100) * usual * held
+      for (const t of b.with ?? []) {
+        const tied = firstAllowed(t.any, rules)
+        if (!tied) return undefined
+        bring(tied, 0, usual * held * t.ratio, most * held * t.ratio * 1.2, Math.max(1, 0.3 * usual * held * t.ratio), eggs, [{ code: 'goes-with', message: `goes with the ${carrier.names[0]}` }], { to: leader.key, ratio: t.ratio })
+        acid += ((tied.per100.acid ?? 0) / 100) * usual * held * t.ratio
+      }
+    }
+    const soda = firstAllowed(['baking-soda'], rules)
+    if (school.soda && soda) {
+      // Soda to meet the acid that the school brings; where it brings none, what its followers use (0.8 % of flour).
+      const meets = acid > 2 ? acid / 11.9 : flour * 0.008
+      bring(soda, acid > 2 ? meets * 0.4 : 0, meets * 0.85, meets * 1.3 + flour * 0.002, Math.max(0.5, meets * 0.4), eggs, [{ code: 'lift', message: 'meets the acid and gives the lift that the eggs gave' }])
+    }
+    if (school.acid && school.soda) {
+      const sour = firstAllowed(['vinegar', 'lemon-juice'], rules)
+      if (sour) bring(sour, 0, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [{ code: 'acid', message: 'sets the soda’s gas free' }])
+    }
+    const powder = firstAllowed(['baking-powder'], rules)
+    if (powder && !byIngredient.has('baking-powder'))
+      bring(powder, 0, 0, flour * 0.07, Math.max(3, flour * 0.022), eggs, [{ code: 'lift', message: 'an eggless batter has no foam: its lift comes from powder' }])
+    const liquid = situation.places.some((p) => p.inBatter && !removed.has(p.key) && freedomOf(p.ingredient, p.grams, flour, foamLost).give >= 25)
+    if (!liquid && ![...byIngredient.values()].some((v) => v.from === 0 && /milk|water/.test(v.ingredient.id) && !v.tie && v.ingredient.kind !== 'fat' && v.give >= 25)) {
+      const wet = firstAllowed(['milk-whole', 'soy-milk', 'oat-milk', 'water'], rules)
+      if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, eggs, [{ code: 'moisture', message: 'the water that the eggs carried' }])
+    }
+    if (family === 'eggless-raised' && situation.mix.mass.fat < 0.2 * flour) {
+      const oil = firstAllowed(['oil-vegetable', 'oil-olive', 'oil-coconut'], rules)
+      if (oil) bring(oil, 0, 0, flour * 0.45, flour * 0.2, eggs, [{ code: 'tenderness', message: 'without foam the crumb needs fat to be tender' }])
+    }
+  }
+  return { variables, fixed: emptyMass(), family, removed }
+}

@@ -1,0 +1,65 @@
+import type { SchoolId } from './ids'
+
+/** The job in the recipe that a school takes over. */
+export type Slot = 'egg' | 'butter' | 'dairy' | 'gluten' | 'nut' | 'fat' | 'sugar' | 'box'
+
+/** What comes with every gram of a carrier in a fixed ratio: water to a seed, vinegar to milk. */
+export interface Tied {
+  any: readonly string[]
+  ratio: number
+}
+
+/** One ingredient that a school brings, per unit of what it replaces. */
+export interface Bring {
+  /** Ingredients that can do it, best first; the first that the needs allow is taken. */
+  any: readonly string[]
+  /** Grams per unit (per egg for egg schools, per gram replaced for others): least that does anything, usual, most. */
+  per: readonly [least: number, usual: number, most: number]
+  with?: readonly Tied[]
+}
+
+/** What a school costs or gives beside the balance, in a few words each; empty where there is nothing to say. */
+export interface Sides {
+  crumb: string
+  flavour: string
+  keeps: string
+  effort: string
+}
+
+/** A step that a school adds to the method. `{carrier}` and `{amount}` stand for what it brings. */
+export interface AddedStep {
+  at: 'start' | 'before-mixing' | 'last' | 'after'
+  text: string
+  why: string
+  minutes?: number
+}
+
+/**
+ * A school: one way of doing without something, as its followers practise it.
+ *
+ * Data only; the reformulator turns it into variables and limits of its programme.
+ */
+export interface School {
+  id: SchoolId
+  slot: Slot
+  title: string
+  brings: readonly Bring[]
+  /** Soda may be added to meet its acid. */
+  soda?: boolean
+  /** A little acid may be added to meet soda. */
+  acid?: boolean
+  /** Replaces at most so many eggs well. */
+  mostEggs?: number
+  /** Whips to a foam: can stand in for egg foam in part. */
+  foams?: boolean
+  sides: Sides
+  /** What the method calls the thing that goes in where the eggs went in. */
+  calledInMethod: string
+  steps: readonly AddedStep[]
+  /** In the oven within minutes: its lift starts at once. */
+  atOnce?: boolean
+  cannot: string
+  /** Standing of the school where several fit: lower is offered earlier, other things equal. */
+  effort: number
+  source: string
+}

@@ -1,0 +1,105 @@
+import type { SchoolId } from './ids'
+
+/** One way to take an ingredient's place weight for weight, or by the ratio that keeps its main component. */
+export interface StandIn {
+  school: SchoolId | null
+  /** Grams brought per gram replaced. */
+  brings: readonly { ingredient: string; ratio: number }[]
+  why: string
+}
+
+const one = (ingredient: string, school: SchoolId | null, why: string, ratio = 1): StandIn => ({
+  school,
+  brings: [{ ingredient, ratio }],
+  why,
+})
+
+// Ratios keep the fat of a fat (butter 81.5 % to oil 100 %: 0.8), the water of a milk, the sugar of a syrup.
+const BUTTER: StandIn[] = [
+  one('plant-butter-block', 'plant-butter', 'A baking block creams like butter and has about its fat.', 1.02),
+  { school: 'oil', brings: [{ ingredient: 'oil-vegetable', ratio: 0.8 }], why: 'Four parts oil hold the fat of five parts butter; its water comes from the liquid.' },
+  { school: 'coconut', brings: [{ ingredient: 'oil-coconut', ratio: 0.82 }], why: 'Firm like butter in a cool kitchen, and creams.' },
+]
+const MILK: StandIn[] = [
+  one('soy-milk', 'plant-milk', 'Soy has milk’s protein, so it browns and sets most like it.'),
+  one('oat-milk', 'plant-milk', 'Oat drink is mild and a little sweet.'),
+  one('water', null, 'Water keeps the balance; the crumb is plainer.', 0.9),
+]
+const CULTURED: StandIn[] = [
+  one('soy-yogurt', 'plant-milk', 'Cultured soya has the same acid and body.'),
+  one('coconut-yogurt', 'plant-milk', 'Cultured coconut: richer, a little less sour.'),
+]
+const CREAM: StandIn[] = [
+  one('plant-cream', 'plant-milk', 'A whippable plant cream with about the same fat.'),
+  one('coconut-cream', 'coconut', 'Thick coconut cream, chilled, whips and enriches.', 1.1),
+]
+
+/**
+ * What can stand in for an ingredient that a need or the baker rules out, best first.
+ * The reformulator takes the first that is allowed and lets the programme correct the rest.
+ */
+export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
+  'butter-unsalted': BUTTER,
+  'butter-salted': BUTTER,
+  margarine: BUTTER,
+  'brown-butter': BUTTER,
+  ghee: [one('oil-vegetable', 'oil', 'Pure fat for pure fat.'), one('oil-coconut', 'coconut', 'Pure fat for pure fat.')],
+  'milk-whole': MILK,
+  'milk-semi-skimmed': MILK,
+  'milk-skimmed': MILK,
+  'milk-lactose-free': MILK,
+  buttermilk: CULTURED,
+  kefir: CULTURED,
+  'yogurt-plain': CULTURED,
+  'yogurt-greek': CULTURED,
+  'sour-cream': CULTURED,
+  'creme-fraiche': CULTURED,
+  'cream-heavy': CREAM,
+  'cream-single': [one('plant-cream', 'plant-milk', 'Plant cream with water.', 0.7), one('coconut-milk-can', 'coconut', 'Coconut milk has single cream’s fat.')],
+  'cream-cheese': [one('plant-cream-cheese', 'plant-milk', 'Plant cream cheese: softer, set by starch.')],
+  mascarpone: [one('plant-mascarpone', 'plant-milk', 'Plant mascarpone.'), one('plant-cream-cheese', 'plant-milk', 'Plant cream cheese: tarter.')],
+  ricotta: [one('tofu-firm', 'firm-tofu', 'Firm tofu, crumbled.')],
+  'condensed-milk': [one('condensed-coconut-milk', 'coconut', 'Sweetened condensed coconut milk, the same way.')],
+  'evaporated-milk': [one('coconut-milk-can', 'coconut', 'Coconut milk, a little thinner.'), one('soy-milk', 'plant-milk', 'Soy milk with less body.')],
+  'milk-powder': [one('plant-milk-powder', 'plant-milk', 'Coconut or soy milk powder.')],
+  'chocolate-milk': [one('chocolate-dark', null, 'Dark chocolate without milk.')],
+  'chocolate-white': [one('chocolate-white-vegan', null, 'White chocolate without milk.')],
+  mayonnaise: [one('plant-mayonnaise', null, 'Egg-free mayonnaise does the same: oil, water and an emulsifier.')],
+  'plant-mayonnaise': [one('mayonnaise', null, 'Mayonnaise with egg.')],
+  'lemon-curd': [one('jam', null, 'Jam keeps the fruit and the sweetness.', 0.9)],
+  'cake-crumbs': [one('biscuit-crumbs', null, 'Biscuit crumbs drink more: moisten them.', 0.8)],
+  honey: [one('maple-syrup', 'maple', 'Thinner and less acid than honey.', 1.1), one('golden-syrup', null, 'As thick as honey.')],
+  gelatine: [one('agar', null, 'Agar must boil for two minutes, and sets firmer.', 0.4)],
+  'soy-milk': [one('oat-milk', 'plant-milk', 'Oat drink.'), one('almond-milk', 'plant-milk', 'Almond drink.'), one('water', null, 'Water.', 0.95)],
+  'soy-yogurt': [one('coconut-yogurt', 'plant-milk', 'Cultured coconut.'), one('yogurt-plain', null, 'Plain yogurt.')],
+  'oat-milk': [one('soy-milk', 'plant-milk', 'Soy drink.'), one('water', null, 'Water.', 0.95)],
+  'almond-milk': [one('oat-milk', 'plant-milk', 'Oat drink.'), one('soy-milk', 'plant-milk', 'Soy drink.'), one('water', null, 'Water.', 0.97)],
+  'oil-vegetable': [one('oil-olive', 'oil', 'Another oil, fat for fat.'), one('oil-coconut', 'coconut', 'Melted.')],
+  'oil-olive': [one('oil-vegetable', 'oil', 'Another oil, fat for fat.')],
+  'oil-coconut': [one('oil-vegetable', 'oil', 'An oil that stays liquid.')],
+  'peanut-butter': [one('seed-butter', null, 'Sunflower-seed butter; with soda it may turn the crumb green, harmlessly.')],
+  'almond-butter': [one('seed-butter', null, 'Sunflower-seed butter; with soda it may turn the crumb green, harmlessly.')],
+  'flour-almond': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds have the fat and bite of almonds.'), one('flour-pumpkin-seed', 'nut-flour', 'Ground pumpkin seeds; the crumb is green.')],
+  'flour-hazelnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
+  'flour-walnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
+  walnut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  pecan: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  hazelnut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  almond: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  pistachio: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  peanut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  'sugar-icing': [one('sugar-white', null, 'Fine white sugar.')],
+  'sugar-brown': [one('sugar-white', null, 'White sugar: paler, no molasses.')],
+  'sugar-white': [one('sugar-brown', null, 'Brown sugar: darker, a little moister.')],
+}
+
+/** Eggs outside a batter (custards, curds, meringue icings), where setting or foam is all they do. */
+export const EGG_OUTSIDE_BATTER: Readonly<Record<string, readonly StandIn[]>> = {
+  'egg-white': [one('aquafaba', 'aquafaba', 'Bean-can liquid whips to the same foam; it does not set in heat.', 0.9)],
+  'egg-yolk': [
+    { school: 'starch-gum', brings: [{ ingredient: 'cornstarch', ratio: 0.3 }], why: 'Cornflour thickens what yolk thickened: 5 g a yolk.' },
+  ],
+  'egg-whole': [
+    { school: 'starch-gum', brings: [{ ingredient: 'cornstarch', ratio: 0.2 }], why: 'Cornflour sets what egg set: 10 g an egg.' },
+  ],
+}
