@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { useKitchen } from '~/stores/kitchen'
+import { useShelf } from '~/stores/shelf'
+
+const kitchen = useKitchen()
+const shelf = useShelf()
+const ready = ref(false)
+onMounted(async () => {
+  await kitchen.load()
+  await shelf.load()
+  ready.value = true
+  void navigator.storage?.persist?.().catch(() => false)
+})
+</script>
+
+<template>
+  <a class="skip" href="#main">Skip to the content</a>
+  <TopBar />
+  <TroubleBar />
+  <main id="main" tabindex="-1">
+    <NuxtPage v-if="ready" />
+    <p v-else class="waiting quiet" role="status">Opening the kitchen…</p>
+  </main>
+  <DropAnywhere />
+</template>
+
+<style>
+main {
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: 0 20px 20px;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 12px;
+  top: 8px;
+  z-index: 10;
+  background: var(--enamel);
+  padding: 8px 12px;
+}
+.waiting {
+  padding: 40px;
+  text-align: center;
+}
+@media (max-width: 700px) {
+  main {
+    padding: 0 10px 12px;
+  }
+}
+@media print {
+  main {
+    padding: 0;
+    max-width: none;
+  }
+}
+</style>

@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import IconPin from '~icons/ph/push-pin-bold'
+import IconBan from '~icons/ph/prohibit-bold'
+import IconPencil from '~icons/ph/pencil-simple-bold'
+import type { OptionLine } from '../../core/reformulate/option'
+import { mixRows, threads } from '~/composables/useThreads'
+
+const props = defineProps<{
+  lines: OptionLine[]
+  comparing: boolean
+  pins: Record<string, number | 'keep'>
+  avoided: string[]
+}>()
+defineEmits<{ pin: [ingredient: string, grams: number]; avoid: [ingredient: string]; edit: [] }>()
+
+const ROW = 58
+const GAP = 76
+const groups = computed(() => {
+  const parts = [...new Set(props.lines.map((l) => l.partIndex))]
+  return parts.map((p) => {
+    const rows = mixRows(props.lines.filter((l) => l.partIndex === p))
+    return { name: props.lines.find((l) => l.partIndex === p)!.part, rows, threads: props.comparing ? threads(rows, ROW, GAP) : [] }
+  })
+})
+const grams = (g: number) => (g < 10 ? Math.round(g * 10) / 10 : Math.round(g))
+const measure = (kitchen: string, g: number) => (!kitchen || /^\d+ g$/.test(kitchen) ? `${grams(g)} g` : `${kitchen} · ${grams(g)} g`)
+const moved = (l: OptionLine) => {
+  const by = grams(Math.abs(l.to - l.from))
+  return l.status === 'changed' ? (l.to > l.from ? `+${by}` : `−${by}`) : ''
+}
+</script>
+
+<template>
+  <section class="panel mix" aria-labelledby="mix-title">
+    <header>
+      <h2 id="mix-title">The mix <span class="quiet small">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span></h2>
+      <button class="push edit" type="button" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit text</button>
+    </header>
+    <div v-if="avoided.length" class="avoided small">
+      Left out by you:
+      <button v-for="a in avoided" :key="a" class="chip" type="button" aria-pressed="true" @click="$emit('avoid', a)">{{ a.replace(/-/g, ' ') }} <span aria-hidden="true">×</span><span class="visually-hidden">, allow it again</span></button>
+    </div>
+    <div class="scroll" tabindex="0" role="group" aria-labelledby="mix-title">
+      <div v-for="g in groups" :key="g.name" class="group">
+        <h3 v-if="groups.length > 1">{{ g.name }}</h3>
+        <div class="grid" :class="{ comparing }">
+          <svg v-if="comparing" class="threads" :width="GAP" :height="g.rows.length * ROW" aria-hidden="true">
+            <path v-for="(t, i) in g.threads" :key="i" :d="t.path" :stroke-width="t.width" :class="{ changed: t.changed }" />
+          </svg>
+          <ul>
+            <li v-for="(r, i) in g.rows" :key="i" class="row" :style="{ minHeight: `${ROW}px` }">
+              <div class="was">
+                <template v-if="r.left">
+                  <component :is="r.left.status === 'removed' ? 's' : 'span'" :class="['label', { gone: r.left.status === 'removed' }]">{{ r.left.name }}</component>
+                  <span class="quiet small">{{ measure(r.left.was, r.left.from) }}</span>
+                </template>
+              </div>
+              <div v-if="comparing" class="gap" aria-hidden="true" />
+              <div v-if="comparing" class="now">
+                <template v-if="r.right && r.right.to > 0">
+                  <span :class="['label', r.right.status]">{{ r.right.name }}</span>
+                  <span :class="['small', r.right.status === 'kept' ? 'quiet' : 'amount']">{{ measure(r.right.kitchen, r.right.to) }} <b v-if="moved(r.right)" class="beet">{{ moved(r.right) }}</b></span>
+                  <span v-if="r.right.status !== 'kept' && r.right.why.length" class="why quiet">{{ r.right.why.at(-1)!.message }}</span>
+                </template>
+                <span v-else class="quiet small">{{ r.left?.why[0]?.message ?? 'out' }}</span>
+              </div>
+              <div class="tools">
+                <template v-if="r.right && r.right.to > 0">
+                  <button v-if="comparing" class="round" type="button" :aria-pressed="r.right.ingredient in pins" :aria-label="`Hold ${r.right.name} at ${grams(r.right.to)} g`" :title="`Hold at ${grams(r.right.to)} g`" @click="$emit('pin', r.right.ingredient, r.right.to)"><IconPin /></button>
+                  <button class="round" type="button" :aria-label="`Do without ${r.right.name}`" title="Do without it" @click="$emit('avoid', r.right.ingredient)"><IconBan /></button>
+                </template>
+              </div>
+            </li>
+          </ul>
+        </div>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.mix {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+}
+h2 {
+  font-size: 1.2rem;
+}
+.edit {
+  min-height: 36px;
+  padding: 0 12px;
+  font-size: 0.9rem;
+}
+.scroll {
+  overflow-y: auto;
+  min-height: 0;
+  margin: 6px -8px -6px;
+  padding: 0 8px;
+}
+.avoided {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  padding-top: 6px;
+}
+.avoided .chip {
+  min-height: 32px;
+  padding: 0 10px;
+}
+h3 {
+  font-size: 0.98rem;
+  padding: 8px 0 2px;
+}
+.grid {
+  position: relative;
+}
+.threads {
+  position: absolute;
+  left: calc((100% - 76px - 88px) * 0.42);
+  top: 0;
+  overflow: visible;
+}
+.threads path {
+  fill: none;
+  stroke: var(--thread);
+}
+.threads path.changed {
+  stroke: var(--thread-beet);
+}
+.row {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  gap: 0;
+}
+.comparing .row {
+  grid-template-columns: calc((100% - 76px - 88px) * 0.42) 76px 1fr 88px;
+  height: 58px;
+}
+.was,
+.now {
+  display: grid;
+  line-height: 1.2;
+  position: relative;
+  min-width: 0;
+}
+.was {
+  padding-right: 10px;
+}
+.now {
+  padding-left: 10px;
+}
+.label {
+  font-weight: 650;
+  overflow-wrap: anywhere;
+}
+.label::first-letter {
+  text-transform: uppercase;
+}
+.gone,
+.label.added,
+.label.changed {
+  color: var(--beet);
+}
+.amount {
+  font-weight: 650;
+}
+.why {
+  font-size: 0.8rem;
+  line-height: 1.15;
+}
+.tools {
+  display: flex;
+  justify-content: flex-end;
+}
+.tools .round {
+  color: var(--hair);
+}
+.row:hover .round,
+.row:focus-within .round,
+.tools .round[aria-pressed='true'] {
+  color: var(--quiet);
+}
+.tools .round[aria-pressed='true'] {
+  color: var(--beet);
+}
+@media (pointer: coarse) {
+  .tools .round {
+    color: var(--quiet);
+  }
+}
+@media (max-width: 700px) {
+  .threads,
+  .gap {
+    display: none;
+  }
+  .comparing .row {
+    grid-template-columns: 0.72fr 1fr 88px;
+    border-bottom: 1px solid var(--hair);
+    height: auto;
+  }
+}
+</style>

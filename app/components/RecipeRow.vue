@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import IconEgg from '~icons/ph/arrow-right-bold'
+import IconTrash from '~icons/ph/trash-bold'
+import type { HardNeed } from '../../core/pantry/ingredient'
+import type { StoredRecipe, Version } from '~/kitchen/database'
+
+const props = defineProps<{
+  recipe: StoredRecipe
+  versions: Version[]
+  need: HardNeed | null
+  meets: (v: Version, n: HardNeed) => boolean
+}>()
+defineEmits<{ remove: [] }>()
+
+const given = computed(() => props.versions[0])
+const parts = computed(() => given.value?.recipe.parts.map((p) => p.name.toLowerCase()).join(', ') ?? '')
+const facts = computed(() => {
+  const r = given.value?.recipe
+  if (!r) return []
+  return [r.tins.map((t) => t.text).join(', '), r.yield?.text, r.oven[0] && `${r.oven[0].celsius} °C${r.oven[0].fan ? ' fan' : ''}`].filter(Boolean)
+})
+const open = computed(() => given.value?.questions.length ?? 0)
+</script>
+
+<template>
+  <li class="panel row">
+    <div class="head">
+      <h3><NuxtLink :to="`/bench/${given?.id}`">{{ recipe.title }}</NuxtLink></h3>
+      <p class="quiet small">{{ [parts, ...facts].join(' · ') }}</p>
+    </div>
+    <button class="round" type="button" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></button>
+    <ol class="line" :aria-label="`Versions of ${recipe.title}`">
+      <li v-for="(v, i) in versions" :key="v.id">
+        <IconEgg v-if="i" class="arrow" aria-hidden="true" />
+        <NuxtLink :to="`/bench/${v.id}`" :class="['tag', { changed: i, fits: need && meets(v, need) }]">{{ v.name }}<span v-if="need && meets(v, need)" class="visually-hidden">, fits</span></NuxtLink>
+      </li>
+      <li v-if="open" class="small asks">{{ open }} {{ open === 1 ? 'question' : 'questions' }} to answer</li>
+    </ol>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 6px 12px;
+  padding: 12px 10px 12px 18px;
+}
+h3 {
+  font-size: 1.3rem;
+}
+h3 a {
+  color: var(--ink);
+  text-decoration: none;
+}
+h3 a:hover {
+  text-decoration: underline;
+  text-decoration-color: var(--beet);
+  text-decoration-thickness: 3px;
+}
+.line {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+.line li {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.arrow {
+  color: var(--quiet);
+  font-size: 0.8rem;
+}
+.tag {
+  min-height: 36px;
+  padding: 0 12px;
+  display: inline-flex;
+  align-items: center;
+  border-radius: 10px;
+  border: 2px solid var(--hair);
+  text-decoration: none;
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 0.92rem;
+}
+.tag.changed {
+  border-color: var(--beet);
+  background: var(--beet-soft);
+  color: var(--beet);
+}
+.tag.fits {
+  box-shadow: 0 0 0 3px var(--sound);
+}
+.tag:hover {
+  text-decoration: underline;
+}
+.asks {
+  background: var(--butter-soft);
+  border-radius: 8px;
+  padding: 4px 10px;
+}
+</style>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import IconMoon from '~icons/ph/moon-bold'
+import IconSun from '~icons/ph/sun-bold'
+import { REGIONS } from '../../core/measure/region'
+import { useKitchen } from '~/stores/kitchen'
+
+const kitchen = useKitchen()
+const route = useRoute()
+const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
+const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
+const places = computed(() => [
+  { to: '/', label: 'Shelf', here: route.path === '/' },
+  ...(kitchen.lastVersion ? [{ to: `/bench/${kitchen.lastVersion}`, label: 'Bench', here: route.path.startsWith('/bench') }] : []),
+])
+</script>
+
+<template>
+  <header class="bar">
+    <NuxtLink to="/" class="name" aria-label="Kind Crumb, to the shelf">kind<span class="dot" aria-hidden="true" />crumb</NuxtLink>
+    <nav aria-label="Places">
+      <NuxtLink v-for="p in places" :key="p.to" :to="p.to" :class="{ here: p.here }" :aria-current="p.here ? 'page' : undefined">{{ p.label }}</NuxtLink>
+    </nav>
+    <label class="region">
+      <span class="visually-hidden">Measures and names of</span>
+      <select v-model="kitchen.region">
+        <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }} kitchen</option>
+      </select>
+    </label>
+    <button class="round" type="button" :aria-label="dark ? 'Light colours' : 'Dark colours'" @click="kitchen.theme = dark ? 'light' : 'dark'">
+      <IconSun v-if="dark" /><IconMoon v-else />
+    </button>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: 6px 20px;
+  min-height: 52px;
+}
+.name {
+  font-family: var(--display);
+  font-weight: 750;
+  font-size: 1.45rem;
+  color: var(--ink);
+  text-decoration: none;
+  display: inline-flex;
+  align-items: center;
+  margin-right: 12px;
+}
+.dot {
+  width: 10px;
+  height: 10px;
+  border-radius: 50%;
+  background: var(--beet);
+  margin: 5px 2px 0;
+}
+nav {
+  display: flex;
+  gap: 4px;
+  flex: 1;
+}
+nav a {
+  min-height: 40px;
+  padding: 0 14px;
+  display: inline-flex;
+  align-items: center;
+  border-radius: 12px;
+  text-decoration: none;
+  color: var(--ink);
+  font-weight: 600;
+}
+nav a:hover {
+  background: var(--mist);
+}
+nav a.here {
+  background: var(--spruce-strong);
+  color: var(--on-spruce);
+}
+.region select {
+  min-height: 40px;
+  border-radius: 12px;
+  border: 2px solid var(--rim);
+  background: var(--enamel);
+  padding: 0 10px;
+  max-width: 44vw;
+}
+.bar .round {
+  width: 40px;
+  height: 40px;
+}
+@media (max-width: 700px) {
+  .bar {
+    padding: 6px 10px;
+    gap: 4px;
+  }
+  .name {
+    font-size: 1.15rem;
+    margin-right: 2px;
+  }
+  nav a {
+    padding: 0 9px;
+  }
+  .region select {
+    width: 92px;
+  }
+}
+@media print {
+  .bar {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { downloadAll } from '~/kitchen/download'
+import { useShelf } from '~/stores/shelf'
+
+const shelf = useShelf()
+</script>
+
+<template>
+  <div v-if="shelf.trouble" class="trouble look" role="alert">
+    <p>{{ shelf.trouble.message }}</p>
+    <button class="push" type="button" @click="downloadAll(shelf.versions)">Download my recipes</button>
+  </div>
+</template>
+
+<style scoped>
+.trouble {
+  max-width: 1280px;
+  margin: 0 auto 10px;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: space-between;
+  flex-wrap: wrap;
+}
+</style>

@@ -1,0 +1,384 @@
+<script setup lang="ts">
+import IconUndo from '~icons/ph/arrow-u-up-left-bold'
+import IconRedo from '~icons/ph/arrow-u-up-right-bold'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { modelOf } from '../../../core/balance/metrics'
+import type { OptionLine } from '../../../core/reformulate/option'
+import { ownMeasure } from '../../../core/reformulate/lines'
+import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
+import { downloadJsonLd, downloadText } from '~/kitchen/download'
+import { verdictOf } from '~/kitchen/verdict'
+import { NEEDS, useBench } from '~/stores/bench'
+import { useKitchen } from '~/stores/kitchen'
+import { useShelf } from '~/stores/shelf'
+
+const route = useRoute()
+const router = useRouter()
+const bench = useBench()
+const shelf = useShelf()
+const kitchen = useKitchen()
+const missing = ref(false)
+const editing = ref(false)
+const comparing = ref(false)
+const problem = ref('')
+const said = ref('')
+const narrow = useMediaQuery('(max-width: 860px)')
+const face = ref<'ways' | 'mix' | 'balance' | 'method'>('mix')
+
+async function show() {
+  const v = shelf.versionById(String(route.params.id))
+  missing.value = shelf.loaded && !v
+  if (v && bench.version?.id !== v.id) await bench.open(v)
+}
+watch([() => route.params.id, () => shelf.loaded], show, { immediate: true })
+watch([() => kitchen.region, () => kitchen.measures], () => void bench.compute())
+useHead({ title: () => `${bench.setup.recipe.title || 'Bench'} · Kind Crumb` })
+
+const family = computed(() => shelf.versionsOf.get(bench.version?.recipeId ?? '') ?? [])
+const verdict = computed(() => verdictOf(bench.balance, bench.answer, bench.option))
+const shownOption = computed(() => (bench.wanted ? bench.option : null))
+const givenLines = computed<OptionLine[]>(() =>
+  bench.setup.recipe.parts.flatMap((p, partIndex) =>
+    p.lines.map((l) => {
+      const i = ingredientOf(l.ingredient)
+      return { part: p.name, partIndex, ingredient: l.ingredient ?? l.text, name: i ? nameOf(i, kitchen.region) : l.text, from: l.grams.best, to: l.grams.best || 0.001, kitchen: ownMeasure(l), was: ownMeasure(l), status: 'kept' as const, replaces: [], why: [] }
+    }),
+  ),
+)
+const lines = computed(() => shownOption.value?.lines ?? givenLines.value)
+const metrics = computed(() => shownOption.value?.metrics ?? bench.balance?.metrics)
+const bands = computed(() => shownOption.value?.bands ?? bench.balance?.bands ?? {})
+const familyName = computed(() => {
+  const f = shownOption.value?.family ?? bench.balance?.family
+  return f ? modelOf(f).title : ''
+})
+const steps = computed(() => shownOption.value?.method ?? bench.setup.recipe.method.map((text) => ({ text, changed: false, why: '' })))
+const labels = computed(() => shownOption.value?.labels ?? [])
+const cautions = computed(() => shownOption.value?.cautions ?? bench.balance?.cautions ?? [])
+const dirty = computed(() => Boolean(shownOption.value?.lines.some((l) => l.status !== 'kept')))
+
+async function guarded(work: () => Promise<unknown>) {
+  problem.value = ''
+  try {
+    await work()
+  } catch (error) {
+    problem.value = (error as Error).message
+  }
+}
+async function save(then?: 'card') {
+  const option = shownOption.value
+  if (!bench.version || !option) return
+  const saved = await shelf.saveOption(bench.version, option, bench.setup.goals)
+  said.value = `Saved as “${saved.name}”.`
+  await router.push(then ? `/card/${saved.id}` : `/bench/${saved.id}`)
+}
+async function toCard() {
+  if (dirty.value) await save('card')
+  else await router.push(`/card/${bench.version!.id}`)
+}
+
+useEventListener(document, 'keydown', (e: KeyboardEvent) => {
+  if (!(e.ctrlKey || e.metaKey) || (e.target as HTMLElement).closest('input, textarea')) return
+  if (e.key === 'z' && !e.shiftKey) {
+    e.preventDefault()
+    void bench.undo()
+  } else if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) {
+    e.preventDefault()
+    void bench.redo()
+  }
+})
+const FACES = [
+  { id: 'mix', label: 'Mix' },
+  { id: 'ways', label: 'Ways' },
+  { id: 'balance', label: 'Balance' },
+  { id: 'method', label: 'Method' },
+] as const
+const faces = computed(() => FACES.filter((f) => f.id !== 'ways' || bench.options.length))
+const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.value === id
+</script>
+
+<template>
+  <p v-if="missing" class="panel lost">There is no such recipe on this shelf: it may have been removed, or the link is from another browser. <NuxtLink class="push" to="/">To the shelf</NuxtLink></p>
+  <div v-else-if="bench.version" class="bench">
+    <header class="panel head">
+      <div class="title">
+        <h1>{{ bench.setup.recipe.title }}</h1>
+        <nav class="versions small" aria-label="Versions">
+          <template v-for="(v, i) in family" :key="v.id">
+            <span v-if="i" aria-hidden="true">›</span>
+            <NuxtLink :to="`/bench/${v.id}`" :class="{ here: v.id === bench.version.id }" :aria-current="v.id === bench.version.id ? 'true' : undefined">{{ v.name }}</NuxtLink>
+          </template>
+        </nav>
+      </div>
+      <div class="needs">
+        <div role="group" aria-label="Must be">
+          <span class="quiet small" aria-hidden="true">must be</span>
+          <button v-for="n in NEEDS" :key="n.id" class="chip" type="button" :aria-pressed="bench.setup.goals.includes(n.id)" @click="bench.toggleGoal(n.id)">{{ n.label }}</button>
+        </div>
+        <div class="steps">
+          <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()"><IconUndo /></button>
+          <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()"><IconRedo /></button>
+        </div>
+      </div>
+    </header>
+
+    <p v-if="problem || bench.refusal" class="look" role="alert">{{ problem || bench.refusal }}</p>
+    <QuestionList v-if="bench.setup.questions.length" :questions="bench.setup.questions" :recipe="bench.setup.recipe" @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))" @dismiss="(i) => bench.dismissQuestion(i)" />
+
+    <div v-if="narrow" class="faces" role="tablist" aria-label="Parts of the bench">
+      <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">{{ f.label }}</button>
+    </div>
+
+    <div class="work" :class="{ deciding: bench.options.length }">
+      <MixPanel v-if="visible('mix')" :lines="lines" :comparing="!!shownOption" :pins="bench.setup.pin" :avoided="bench.setup.avoid" @pin="bench.togglePin" @avoid="bench.toggleAvoid" @edit="editing = true" />
+      <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" :family="familyName" />
+      <WaysPanel v-if="bench.options.length && visible('ways')" :options="bench.options" :current="shownOption" :busy="bench.busy" @try="bench.tryWay" @compare="comparing = true" />
+    </div>
+
+    <footer class="panel verdict" :class="verdict.tone" aria-live="polite">
+      <div class="words">
+        <p class="headline">{{ verdict.headline }}</p>
+        <p class="small">{{ verdict.detail }}</p>
+      </div>
+      <div v-if="labels.length" class="look small labels"><strong>Read the label</strong> {{ labels.map((l) => `${ingredientOf(l.ingredient)?.names[0]}: ${ingredientOf(l.ingredient)?.labels?.join(', ')}`).join(' · ') }}</div>
+      <div class="actions">
+        <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
+        <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
+      </div>
+    </footer>
+
+    <div class="below">
+      <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
+      <div v-if="visible('method') || !narrow" class="aside">
+        <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
+        <section v-if="cautions.length" class="panel" aria-labelledby="care-title">
+          <h2 id="care-title">Take care</h2>
+          <ul class="care"><li v-for="c in cautions" :key="c.code">{{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span></li></ul>
+        </section>
+        <section class="panel" aria-labelledby="out-title">
+          <h2 id="out-title">Take it along</h2>
+          <div class="out">
+            <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
+            <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">As a recipe file</button>
+          </div>
+          <p v-if="bench.balance" class="small quiet">About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given. {{ bench.balance.perSlice.note }}</p>
+        </section>
+      </div>
+    </div>
+    <p class="visually-hidden" role="status">{{ said }}</p>
+    <TextEditor v-model="editing" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
+    <CompareWays v-model="comparing" :options="bench.options" @try="bench.tryWay" />
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  gap: 12px;
+}
+.lost {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px 20px;
+  flex-wrap: wrap;
+  align-items: center;
+  padding: 12px 20px;
+}
+h1 {
+  font-size: 1.75rem;
+}
+.versions {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin-top: 6px;
+}
+.versions a {
+  padding: 4px 10px;
+  border-radius: 9px;
+  border: 1.5px solid var(--hair);
+  color: var(--ink);
+  text-decoration: none;
+}
+.versions a.here {
+  border-color: var(--beet);
+  background: var(--beet-soft);
+  color: var(--beet);
+  font-weight: 650;
+}
+.needs {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.needs [role='group'] {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.steps {
+  display: flex;
+}
+.steps .round:disabled {
+  opacity: 0.35;
+}
+.work {
+  display: grid;
+  grid-template-columns: 1.2fr 1fr;
+  gap: 12px;
+}
+.work.deciding {
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr) minmax(0, 0.85fr);
+}
+@media (min-width: 861px) {
+  .work {
+    height: max(440px, calc(100vh - 308px));
+  }
+}
+.verdict {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  position: sticky;
+  bottom: 8px;
+  z-index: 5;
+  padding: 12px 18px;
+}
+.words {
+  flex: 1;
+  min-width: 0;
+}
+.headline {
+  font-family: var(--display);
+  font-weight: 700;
+  font-size: 1.18rem;
+  line-height: 1.2;
+}
+.verdict.look,
+.verdict.stop {
+  background: var(--enamel);
+  border: 2px solid var(--rim);
+}
+.verdict.look .headline {
+  text-decoration: underline;
+  text-decoration-color: var(--butter);
+  text-decoration-thickness: 4px;
+  text-underline-offset: 4px;
+}
+.verdict.stop .headline {
+  color: var(--beet);
+}
+.words .small {
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
+}
+.labels {
+  max-width: 270px;
+  max-height: 84px;
+  overflow-y: auto;
+}
+.labels strong {
+  display: block;
+}
+.actions {
+  display: flex;
+  gap: 10px;
+}
+.below {
+  display: grid;
+  grid-template-columns: 1.1fr 1fr;
+  gap: 12px;
+  align-items: start;
+}
+.aside {
+  display: grid;
+  gap: 12px;
+}
+.aside h2 {
+  font-size: 1.2rem;
+}
+.care {
+  display: grid;
+  gap: 8px;
+  margin-top: 8px;
+}
+.out {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin: 10px 0;
+}
+.faces {
+  display: flex;
+  gap: 4px;
+  background: var(--mist);
+  border-radius: 14px;
+  padding: 4px;
+}
+.faces button {
+  flex: 1;
+  min-height: 44px;
+  border: 0;
+  border-radius: 11px;
+  background: none;
+  font-weight: 650;
+}
+.faces button[aria-selected='true'] {
+  background: var(--spruce-strong);
+  color: var(--on-spruce);
+}
+@media (max-width: 860px) {
+  .work,
+  .work.deciding,
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+  .head {
+    padding: 12px 14px;
+  }
+  h1 {
+    font-size: 1.4rem;
+  }
+  .needs {
+    width: 100%;
+    justify-content: space-between;
+    align-items: flex-start;
+  }
+  .needs [role='group'] > span {
+    display: none;
+  }
+  .steps {
+    flex-direction: column;
+  }
+  .verdict {
+    flex-direction: column;
+    align-items: stretch;
+    gap: 8px;
+    padding: 10px 14px;
+  }
+  .labels {
+    max-width: none;
+    max-height: 48px;
+  }
+  .actions .push {
+    flex: 1;
+  }
+}
+@media (max-width: 700px) {
+  .words .small {
+    -webkit-line-clamp: 1;
+    line-clamp: 1;
+  }
+}
+</style>

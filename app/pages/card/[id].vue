@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import IconPrinter from '~icons/ph/printer-bold'
+import { dietsOf } from '../../../core/balance/balance'
+import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
+import { HARD_NEEDS, type HardNeed } from '../../../core/pantry/ingredient'
+import { labelChecks } from '../../../core/reformulate/allowed'
+import { ownMeasure } from '../../../core/reformulate/lines'
+import type { Line } from '../../../core/recipe/recipe'
+import { downloadText } from '~/kitchen/download'
+import { useKitchen } from '~/stores/kitchen'
+import { useShelf } from '~/stores/shelf'
+
+const route = useRoute()
+const shelf = useShelf()
+const kitchen = useKitchen()
+const version = computed(() => shelf.versionById(String(route.params.id)))
+useHead({ title: () => `${version.value?.recipe.title ?? 'Card'} · card · Kind Crumb` })
+
+const needs = computed(() => (version.value?.goals ?? []).filter((g): g is HardNeed => (HARD_NEEDS as readonly string[]).includes(g)))
+const ids = computed(() => (version.value?.recipe.parts ?? []).flatMap((p) => p.lines.flatMap((l) => l.ingredient ?? [])))
+const labels = computed(() => labelChecks(ids.value, { needs: needs.value, avoid: [] }))
+const allergens = computed(() => (version.value ? dietsOf(version.value.recipe).allergens : []))
+const NEED_WORDS: Record<HardNeed, string> = { eggless: 'no egg', vegan: 'vegan', 'dairy-free': 'no dairy', 'gluten-free': 'no gluten', 'nut-free': 'no nuts', 'soy-free': 'no soy' }
+
+const grams = (l: Line) => (l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : '')
+/** The measure in the text ("¾ cup") beside the grams, where the line was not weighed. */
+const measure = (l: Line) => {
+  const spoon = /^([\d¼-¾⅐-⅞./\s+]+(?:cups?|tbsp|tsp|sticks?)(?:\s*\+\s*\d+\s*tbsp)?)/i.exec(l.text)?.[1]?.trim()
+  const own = spoon ?? (l.quantity?.unit === 'piece' ? ownMeasure(l) : '')
+  return own
+}
+const label = (l: Line) => {
+  const i = ingredientOf(l.ingredient)
+  return i ? nameOf(i, kitchen.region) : l.text
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <p v-if="!version" class="panel">There is no such card on this shelf. <NuxtLink to="/">To the shelf</NuxtLink></p>
+  <div v-else class="page">
+    <div class="tools">
+      <NuxtLink class="push" :to="`/bench/${version.id}`">Back to the bench</NuxtLink>
+      <button class="push" type="button" @click="downloadText(version.recipe)">As text</button>
+      <button class="push main" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
+    </div>
+    <article class="card panel">
+      <header>
+        <h1>{{ version.recipe.title }}</h1>
+        <p class="version">{{ version.name }}<template v-if="needs.length"> · {{ needs.map((n) => NEED_WORDS[n]).join(', ') }}</template></p>
+        <p class="facts">
+          <span v-for="t in version.recipe.tins" :key="t.text">{{ t.text }}</span>
+          <span v-for="(o, i) in version.recipe.oven" :key="i">{{ o.celsius }} °C{{ o.fan ? ' fan' : '' }}{{ o.minutes ? `, ${o.minutes[0]}–${o.minutes[1]} min` : '' }}</span>
+          <span v-if="version.recipe.yield">{{ version.recipe.yield.text }}</span>
+        </p>
+      </header>
+      <div class="cols">
+        <div>
+          <section v-for="(p, i) in version.recipe.parts" :key="i">
+            <h2>{{ p.name }}</h2>
+            <table>
+              <caption class="visually-hidden">Amounts for {{ p.name }}</caption>
+              <thead class="visually-hidden"><tr><th>Ingredient</th><th>Measure</th><th>Weight</th></tr></thead>
+              <tbody>
+                <tr v-for="(l, j) in p.lines" :key="j">
+                  <th scope="row">{{ label(l) }}<span v-if="l.prep" class="prep">, {{ l.prep }}</span></th>
+                  <td>{{ measure(l) }}</td>
+                  <td class="g">{{ grams(l) || l.text }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+        </div>
+        <section>
+          <h2>Method</h2>
+          <ol>
+            <li v-for="(s, i) in version.recipe.method" :key="i">{{ s }}</li>
+          </ol>
+        </section>
+      </div>
+      <footer>
+        <p v-if="labels.length"><strong>Read the label:</strong> {{ labels.map((l) => l.message).join(' ') }}</p>
+        <p><strong>Contains</strong> {{ allergens.length ? allergens.join(', ') : 'none of the listed allergens, as far as its lines tell' }}. Worked out from food tables, not certified: check what you use, and mind crumbs and spoons from other bakes.</p>
+      </footer>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 12px;
+  max-width: 980px;
+  margin: 0 auto;
+}
+.tools {
+  display: flex;
+  gap: 10px;
+  justify-content: flex-end;
+  flex-wrap: wrap;
+}
+.tools a {
+  margin-right: auto;
+}
+.card {
+  padding: 24px 30px;
+}
+h1 {
+  font-size: 2.1rem;
+}
+.version {
+  color: var(--beet);
+  font-weight: 650;
+  font-size: 1.1rem;
+  margin-top: 4px;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  color: var(--quiet);
+  margin-top: 4px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: 1fr 1.15fr;
+  gap: 8px 34px;
+  margin: 14px 0;
+}
+h2 {
+  font-size: 1.1rem;
+  margin: 10px 0 4px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 1.06rem;
+}
+tbody tr {
+  border-bottom: 1px solid var(--hair);
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 0;
+  font-weight: 400;
+  vertical-align: baseline;
+}
+tbody th::first-letter {
+  text-transform: uppercase;
+}
+td {
+  text-align: right;
+  padding-left: 10px;
+}
+.g {
+  font-weight: 700;
+  white-space: nowrap;
+}
+.prep {
+  color: var(--quiet);
+}
+ol {
+  list-style: decimal;
+  padding-left: 1.4em;
+  display: grid;
+  gap: 7px;
+  font-size: 1.04rem;
+}
+footer {
+  border-top: 2px solid var(--rim);
+  padding-top: 10px;
+  font-size: 0.9rem;
+  display: grid;
+  gap: 4px;
+}
+@media (max-width: 700px) {
+  .card {
+    padding: 16px;
+  }
+  .cols {
+    grid-template-columns: 1fr;
+  }
+  h1 {
+    font-size: 1.6rem;
+  }
+}
+@media print {
+  .tools {
+    display: none;
+  }
+  .card {
+    border: 0;
+    box-shadow: none;
+    padding: 0;
+    color: #000;
+  }
+}
+</style>

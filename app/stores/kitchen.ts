@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia'
+import { ref, watch } from 'vue'
+import type { Region } from '../../core/measure/region'
+import { database } from '~/kitchen/database'
+
+export type Theme = 'light' | 'dark' | 'system'
+
+/** How this kitchen measures and looks. */
+export const useKitchen = defineStore('kitchen', () => {
+  const region = ref<Region>('uk')
+  const measures = ref<'own' | 'weight' | 'us' | 'metric'>('own')
+  const theme = ref<Theme>('system')
+  const lastVersion = ref<string | null>(null)
+  const loaded = ref(false)
+  const kept = { region, measures, theme, lastVersion }
+
+  async function load() {
+    try {
+      for (const [key, target] of Object.entries(kept)) {
+        const row = await database.settings.get(key)
+        if (row) target.value = row.value as never
+      }
+    } catch {
+      // Without storage the defaults serve; the shelf says that nothing can be kept.
+    }
+    loaded.value = true
+    for (const [key, target] of Object.entries(kept))
+      watch(target, (value) => void database.settings.put({ key, value }).catch(() => undefined))
+    watch(theme, applyTheme, { immediate: true })
+    matchMedia('(prefers-color-scheme: dark)').addEventListener('change', applyTheme)
+  }
+
+  function applyTheme() {
+    const dark = theme.value === 'dark' || (theme.value === 'system' && matchMedia('(prefers-color-scheme: dark)').matches)
+    document.documentElement.dataset.theme = dark ? 'dark' : 'light'
+  }
+
+  return { region, measures, theme, lastVersion, loaded, load }
+})

@@ -1,0 +1,33 @@
+import { errorBody, Refusal } from '../../../core/contract/error'
+import { answer, isVerb } from '../../../core/contract/handle'
+
+/** Largest request taken, bytes: a long recipe in every form, and no more. */
+const MOST_BYTES = 1_000_000
+/** The longest a request may keep a server busy, ms; answers take a few hundred at most. */
+const LONGEST = 5000
+
+/** The machine interface over HTTP: the same handlers as the command line and the workers. */
+export default defineEventHandler(async (event) => {
+  try {
+    const verb = getRouterParam(event, 'verb') ?? ''
+    if (!isVerb(verb)) {
+      setResponseStatus(event, 404)
+      return errorBody(new Refusal('unknown-verb', `There is no verb “${verb}”.`))
+    }
+    const declared = Number(getHeader(event, 'content-length') ?? 0)
+    if (declared > MOST_BYTES) throw new Refusal('too-large', 'The request is larger than one recipe can be (1 MB).')
+    const raw = (await readRawBody(event, 'utf8')) ?? ''
+    if (raw.length > MOST_BYTES) throw new Refusal('too-large', 'The request is larger than one recipe can be (1 MB).')
+    let request: unknown
+    try {
+      request = raw ? JSON.parse(raw) : {}
+    } catch {
+      throw new Refusal('not-json', 'The request is not JSON.')
+    }
+    const started = performance.now()
+    return answer(verb, request, { now: () => performance.now(), stopped: () => performance.now() - started > LONGEST })
+  } catch (error) {
+    setResponseStatus(event, !(error instanceof Refusal) ? 500 : error.code === 'too-large' ? 413 : 400)
+    return errorBody(error)
+  }
+})
