@@ -32,6 +32,6 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     optimizeDeps: { include: ['dexie', 'comlink', 'd3-shape', 'd3-scale'] },
   },
-  typescript: { strict: true, typeCheck: false },
-  nitro: { compressPublicAssets: true },
+  typescript: { strict: true, typeCheck: false, tsConfig: { include: ['../types/*.d.ts'] } },
+  nitro: { compressPublicAssets: true, typescript: { tsConfig: { include: ['../types/*.d.ts'] } } },
 })

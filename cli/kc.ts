@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { createInterface } from 'node:readline'
-import { errorBody, Refusal } from '../core/contract/error'
+import { errorBody, Refusal } from '../core/refusal'
 import { answer, isVerb } from '../core/contract/handle'
 import { SCHEMAS } from '../core/contract/schema'
 
@@ -76,7 +76,8 @@ async function batch(file: string | undefined): Promise<void> {
     let out: unknown
     try {
       const request = parseJson(row)
-      if (typeof request !== 'object' || request === null || Array.isArray(request)) throw new Refusal('bad-request', 'A request is a JSON object.')
+      if (typeof request !== 'object' || request === null || Array.isArray(request))
+        throw new Refusal('bad-request', 'A request is a JSON object.')
       const { id: given, verb, ...rest } = request as Record<string, unknown>
       id = given ?? null
       if (typeof verb !== 'string' || !isVerb(verb)) throw new Refusal('unknown-verb', `There is no verb “${String(verb)}”.`, 'verb')
@@ -96,7 +97,8 @@ async function main(): Promise<void> {
   }
   const { fields, words } = readArguments(args)
   if (verb === 'batch') return batch(words[0])
-  if (!isVerb(verb)) throw new Refusal('unknown-verb', `There is no verb “${verb}”. Verbs: ${Object.keys(SCHEMAS).join(', ')}, batch.`, 'verb')
+  if (!isVerb(verb))
+    throw new Refusal('unknown-verb', `There is no verb “${verb}”. Verbs: ${Object.keys(SCHEMAS).join(', ')}, batch.`, 'verb')
   const given = fields.text !== undefined || fields.recipe !== undefined || fields.jsonld !== undefined
   const base = verb === 'ingredients' ? { query: words.join(' ') } : given && !words.length ? {} : requestFrom(readInput(words[0]))
   process.stdout.write(JSON.stringify(answer(verb, { ...base, ...fields }, { now })) + '\n')

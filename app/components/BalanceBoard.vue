@@ -7,7 +7,6 @@ const props = defineProps<{
   metrics: Metrics
   bands: Partial<Record<Banded, Band>>
   before?: Metrics
-  family: string
 }>()
 
 const rows = computed(() =>
@@ -17,7 +16,8 @@ const rows = computed(() =>
     if (value === undefined || (!band && !s.scale)) return []
     const was = props.before ? valueOf(props.before, s.key) : undefined
     const place = placeOn(band, s.scale, value, was)
-    const say = place.side === 'in' ? 'sound' : place.side === 'low' ? `below the sound range: ${s.ends[0]}` : `above the sound range: ${s.ends[1]}`
+    const say =
+      place.side === 'in' ? 'sound' : place.side === 'low' ? `below the sound range: ${s.ends[0]}` : `above the sound range: ${s.ends[1]}`
     return [{ ...s, value, was, band, place, say }]
   }),
 )
@@ -25,10 +25,12 @@ const rows = computed(() =>
 
 <template>
   <section class="panel board" aria-labelledby="board-title">
-    <h2 id="board-title">Balance <span class="quiet small">{{ family }} · sound range shaded</span></h2>
+    <h2 id="board-title">Balance <span class="quiet small">sound range shaded</span></h2>
     <ul aria-hidden="true">
       <li v-for="r in rows" :key="r.key" :class="{ off: !r.place.inside }">
-        <div class="what"><strong>{{ r.label }}</strong><span class="quiet small">{{ r.ends[0] }} … {{ r.ends[1] }}</span></div>
+        <div class="what">
+          <strong>{{ r.label }}</strong><span class="quiet small">{{ r.ends[0] }} … {{ r.ends[1] }}</span>
+        </div>
         <svg class="strip" viewBox="0 0 100 26" preserveAspectRatio="none" focusable="false">
           <rect x="0" y="8" width="100" height="10" rx="2" class="rail" />
           <rect v-if="r.band" :x="r.place.from * 100" y="8" :width="(r.place.to - r.place.from) * 100" height="10" class="sound" />
@@ -37,15 +39,36 @@ const rows = computed(() =>
         </svg>
         <div class="value">
           <strong>{{ r.write(r.value) }}</strong>
-          <span class="quiet small"><template v-if="!r.place.inside">{{ r.place.side === 'low' ? r.ends[0] : r.ends[1] }}</template><template v-else-if="r.was !== undefined && r.key !== 'fluidity'">was {{ r.write(r.was) }}</template></span>
+          <span class="quiet small"
+            ><template v-if="!r.place.inside">{{ r.place.side === 'low' ? r.ends[0] : r.ends[1] }}</template
+            ><template v-else-if="r.was !== undefined && r.key !== 'fluidity'">was {{ r.write(r.was) }}</template></span
+          >
         </div>
       </li>
     </ul>
     <table class="visually-hidden">
-      <caption>Balance of the mix against its sound range</caption>
-      <thead><tr><th>Ratio</th><th>Now</th><th>Before</th><th>Sound from</th><th>to</th><th>Verdict</th></tr></thead>
+      <caption>
+        Balance of the mix against its sound range
+      </caption>
+      <thead>
+        <tr>
+          <th>Ratio</th>
+          <th>Now</th>
+          <th>Before</th>
+          <th>Sound from</th>
+          <th>to</th>
+          <th>Verdict</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.key"><th scope="row">{{ r.label }}</th><td>{{ r.write(r.value) }}</td><td>{{ r.was === undefined ? '–' : r.write(r.was) }}</td><td>{{ r.band?.low ?? '–' }}</td><td>{{ r.band?.high ?? '–' }}</td><td>{{ r.say }}</td></tr>
+        <tr v-for="r in rows" :key="r.key">
+          <th scope="row">{{ r.label }}</th>
+          <td>{{ r.write(r.value) }}</td>
+          <td>{{ r.was === undefined ? '–' : r.write(r.was) }}</td>
+          <td>{{ r.band?.low ?? '–' }}</td>
+          <td>{{ r.band?.high ?? '–' }}</td>
+          <td>{{ r.say }}</td>
+        </tr>
       </tbody>
     </table>
   </section>
@@ -63,7 +86,7 @@ const rows = computed(() =>
 }
 .board li {
   display: grid;
-  grid-template-columns: 116px minmax(70px, 1fr) 92px;
+  grid-template-columns: 136px minmax(60px, 1fr) 84px;
   gap: 10px;
   align-items: center;
   padding: 5px 0;

@@ -9,7 +9,14 @@ const side = (o: Option, about: string) => o.sides.find((s) => s.about === about
 const nameOf = (o: Option, id: string) => o.lines.find((l) => l.ingredient === id)?.name ?? id
 const rows = computed(() => [
   { label: 'Crumb', of: (o: Option) => side(o, 'crumb') },
-  { label: 'Against the original', of: (o: Option) => o.crumb.slice(0, 3).map((c) => c.words).join(', ') || 'much the same' },
+  {
+    label: 'Against the original',
+    of: (o: Option) =>
+      o.crumb
+        .slice(0, 3)
+        .map((c) => c.words)
+        .join(', ') || 'much the same',
+  },
   { label: 'Flavour', of: (o: Option) => side(o, 'flavour') },
   { label: 'Keeps', of: (o: Option) => side(o, 'keeps') },
   { label: 'Work', of: (o: Option) => side(o, 'effort') },
@@ -30,10 +37,18 @@ void props
     <div class="wide" tabindex="0" role="group" aria-label="Comparison table">
       <table>
         <thead>
-          <tr><td /><th v-for="o in options" :key="o.id" scope="col"><button class="push" type="button" @click="choose(o)">{{ o.title }}</button></th></tr>
+          <tr>
+            <td />
+            <th v-for="o in options" :key="o.id" scope="col">
+              <button class="push" type="button" @click="choose(o)">{{ o.title }}</button>
+            </th>
+          </tr>
         </thead>
         <tbody>
-          <tr v-for="r in rows" :key="r.label"><th scope="row">{{ r.label }}</th><td v-for="o in options" :key="o.id">{{ r.of(o) }}</td></tr>
+          <tr v-for="r in rows" :key="r.label">
+            <th scope="row">{{ r.label }}</th>
+            <td v-for="o in options" :key="o.id">{{ r.of(o) }}</td>
+          </tr>
         </tbody>
       </table>
     </div>

@@ -3,8 +3,20 @@ import type { Option } from '../../core/reformulate/option'
 
 const props = defineProps<{ option: Option }>()
 
-const JOB_WORDS: Record<string, string> = { set: 'Setting', moisture: 'Moisture', lift: 'Lift', emulsify: 'Emulsifying', richness: 'Richness', sweetness: 'Sweetness', tenderness: 'Tenderness', browning: 'Browning', flavour: 'Flavour', body: 'Body' }
-const nameOf = (id: string) => (id === 'less-to-hold' ? 'less to hold' : (props.option.lines.find((l) => l.ingredient === id)?.name ?? id.replace(/-/g, ' ')))
+const JOB_WORDS: Record<string, string> = {
+  set: 'Setting',
+  moisture: 'Moisture',
+  lift: 'Lift',
+  emulsify: 'Emulsifying',
+  richness: 'Richness',
+  sweetness: 'Sweetness',
+  tenderness: 'Tenderness',
+  browning: 'Browning',
+  flavour: 'Flavour',
+  body: 'Body',
+}
+const nameOf = (id: string) =>
+  id === 'less-to-hold' ? 'less to hold' : (props.option.lines.find((l) => l.ingredient === id)?.name ?? id.replace(/-/g, ' '))
 const jobs = computed(() => {
   const all = [...new Set([...props.option.handover.map((h) => h.job), ...props.option.undone.map((u) => u.job)])]
   return all.map((job) => ({
@@ -23,10 +35,18 @@ const pct = (x: number) => `${Math.round(x * 100)} %`
       <li v-for="j in jobs" :key="j.job">
         <strong>{{ JOB_WORDS[j.job] }}</strong>
         <div class="bar" aria-hidden="true">
-          <span v-for="(t, i) in j.takers" :key="t.to" :class="['share', `tone-${i % 3}`, { held: t.to === 'less-to-hold' }]" :style="{ flexGrow: t.amount }"><span v-if="t.amount > 0.2">{{ nameOf(t.to) }}</span></span>
+          <span
+            v-for="(t, i) in j.takers"
+            :key="t.to"
+            :class="['share', `tone-${i % 3}`, { held: t.to === 'less-to-hold' }]"
+            :style="{ flexGrow: t.amount }"
+            ><span v-if="t.amount > 0.2">{{ nameOf(t.to) }}</span></span
+          >
           <span v-if="j.undone" class="share undone" :style="{ flexGrow: j.undone }"><span v-if="j.undone > 0.2">nobody</span></span>
         </div>
-        <span class="visually-hidden">{{ j.takers.map((t) => `${nameOf(t.to)} ${pct(t.amount)}`).join(', ') }}{{ j.undone ? `, nobody ${pct(j.undone)}` : '' }}</span>
+        <span class="visually-hidden"
+          >{{ j.takers.map((t) => `${nameOf(t.to)} ${pct(t.amount)}`).join(', ') }}{{ j.undone ? `, nobody ${pct(j.undone)}` : '' }}</span
+        >
       </li>
     </ul>
     <p v-for="u in option.undone.slice(0, 3)" :key="u.job" class="small quiet">{{ u.message }}.</p>

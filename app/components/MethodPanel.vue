@@ -7,11 +7,24 @@ defineProps<{ steps: Step[]; oven: { celsius: number; fan: boolean; minutes: [nu
 <template>
   <section class="panel" aria-labelledby="method-title">
     <h2 id="method-title">Method <span v-if="steps.some((s) => s.changed)" class="quiet small">what changed is marked</span></h2>
-    <p v-if="oven.length" class="small quiet">Oven {{ oven.map((o) => `${o.celsius} °C${o.fan ? ' fan' : ''}${o.minutes ? `, ${o.minutes[0] === o.minutes[1] ? o.minutes[0] : `${o.minutes[0]}–${o.minutes[1]}`} min` : ''}`).join(', then ') }}</p>
+    <p v-if="oven.length" class="small quiet">
+      Oven
+      {{
+        oven
+          .map(
+            (o) =>
+              `${o.celsius} °C${o.fan ? ' fan' : ''}${o.minutes ? `, ${o.minutes[0] === o.minutes[1] ? o.minutes[0] : `${o.minutes[0]}–${o.minutes[1]}`} min` : ''}`,
+          )
+          .join(', then ')
+      }}
+    </p>
     <ol v-if="steps.length">
       <li v-for="(s, i) in steps" :key="i" :class="{ changed: s.changed }">
         <span class="n">{{ i + 1 }}</span>
-        <div><p>{{ s.text }}</p><p v-if="s.changed && s.why" class="small quiet">{{ s.why }}</p></div>
+        <div>
+          <p>{{ s.text }}</p>
+          <p v-if="s.changed && s.why" class="small quiet">{{ s.why }}</p>
+        </div>
       </li>
     </ol>
     <p v-else class="quiet">The recipe came without a method.</p>

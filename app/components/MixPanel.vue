@@ -13,7 +13,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ pin: [ingredient: string, grams: number]; avoid: [ingredient: string]; edit: [] }>()
 
-const ROW = 58
+const ROW = 60
 const GAP = 76
 const groups = computed(() => {
   const parts = [...new Set(props.lines.map((l) => l.partIndex))]
@@ -33,25 +33,31 @@ const moved = (l: OptionLine) => {
 <template>
   <section class="panel mix" aria-labelledby="mix-title">
     <header>
-      <h2 id="mix-title">The mix <span class="quiet small">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span></h2>
+      <h2 id="mix-title">
+        The mix <span class="quiet small">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span>
+      </h2>
       <button class="push edit" type="button" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit text</button>
     </header>
     <div v-if="avoided.length" class="avoided small">
       Left out by you:
-      <button v-for="a in avoided" :key="a" class="chip" type="button" aria-pressed="true" @click="$emit('avoid', a)">{{ a.replace(/-/g, ' ') }} <span aria-hidden="true">×</span><span class="visually-hidden">, allow it again</span></button>
+      <button v-for="a in avoided" :key="a" class="chip" type="button" aria-pressed="true" @click="$emit('avoid', a)">
+        {{ a.replace(/-/g, ' ') }} <span aria-hidden="true">×</span><span class="visually-hidden">, allow it again</span>
+      </button>
     </div>
     <div class="scroll" tabindex="0" role="group" aria-labelledby="mix-title">
       <div v-for="g in groups" :key="g.name" class="group">
         <h3 v-if="groups.length > 1">{{ g.name }}</h3>
         <div class="grid" :class="{ comparing }">
           <svg v-if="comparing" class="threads" :width="GAP" :height="g.rows.length * ROW" aria-hidden="true">
-            <path v-for="(t, i) in g.threads" :key="i" :d="t.path" :stroke-width="t.width" :class="{ changed: t.changed }" />
+            <path v-for="(t, i) in g.threads" :key="i" :d="t.path" :class="{ changed: t.changed }" />
           </svg>
           <ul>
             <li v-for="(r, i) in g.rows" :key="i" class="row" :style="{ minHeight: `${ROW}px` }">
               <div class="was">
                 <template v-if="r.left">
-                  <component :is="r.left.status === 'removed' ? 's' : 'span'" :class="['label', { gone: r.left.status === 'removed' }]">{{ r.left.name }}</component>
+                  <component :is="r.left.status === 'removed' ? 's' : 'span'" :class="['label', { gone: r.left.status === 'removed' }]">{{
+                    r.left.name
+                  }}</component>
                   <span class="quiet small">{{ measure(r.left.was, r.left.from) }}</span>
                 </template>
               </div>
@@ -59,15 +65,40 @@ const moved = (l: OptionLine) => {
               <div v-if="comparing" class="now">
                 <template v-if="r.right && r.right.to > 0">
                   <span :class="['label', r.right.status]">{{ r.right.name }}</span>
-                  <span :class="['small', r.right.status === 'kept' ? 'quiet' : 'amount']">{{ measure(r.right.kitchen, r.right.to) }} <b v-if="moved(r.right)" class="beet">{{ moved(r.right) }}</b></span>
-                  <span v-if="r.right.status !== 'kept' && r.right.why.length" class="why quiet">{{ r.right.why.at(-1)!.message }}</span>
+                  <span :class="['small', r.right.status === 'kept' ? 'quiet' : 'amount']"
+                    >{{ measure(r.right.kitchen, r.right.to) }} <b v-if="moved(r.right)" class="beet">{{ moved(r.right) }}</b></span
+                  >
+                  <span
+                    v-if="r.right.status !== 'kept' && r.right.why.length"
+                    class="why quiet"
+                    :title="r.right.why.map((w) => w.message).join('; ')"
+                    >{{ r.right.why.at(-1)!.message }}</span
+                  >
                 </template>
                 <span v-else class="quiet small">{{ r.left?.why[0]?.message ?? 'out' }}</span>
               </div>
               <div class="tools">
                 <template v-if="r.right && r.right.to > 0">
-                  <button v-if="comparing" class="round" type="button" :aria-pressed="r.right.ingredient in pins" :aria-label="`Hold ${r.right.name} at ${grams(r.right.to)} g`" :title="`Hold at ${grams(r.right.to)} g`" @click="$emit('pin', r.right.ingredient, r.right.to)"><IconPin /></button>
-                  <button class="round" type="button" :aria-label="`Do without ${r.right.name}`" title="Do without it" @click="$emit('avoid', r.right.ingredient)"><IconBan /></button>
+                  <button
+                    v-if="comparing"
+                    class="round"
+                    type="button"
+                    :aria-pressed="r.right.ingredient in pins"
+                    :aria-label="`Hold ${r.right.name} at ${grams(r.right.to)} g`"
+                    :title="`Hold at ${grams(r.right.to)} g`"
+                    @click="$emit('pin', r.right.ingredient, r.right.to)"
+                  >
+                    <IconPin />
+                  </button>
+                  <button
+                    class="round"
+                    type="button"
+                    :aria-label="`Do without ${r.right.name}`"
+                    title="Do without it"
+                    @click="$emit('avoid', r.right.ingredient)"
+                  >
+                    <IconBan />
+                  </button>
                 </template>
               </div>
             </li>
@@ -124,16 +155,15 @@ h3 {
 }
 .threads {
   position: absolute;
-  left: calc((100% - 76px - 88px) * 0.42);
+  left: calc((100% - 76px - 80px) * 0.42);
   top: 0;
   overflow: visible;
 }
 .threads path {
-  fill: none;
-  stroke: var(--thread);
+  fill: var(--thread);
 }
 .threads path.changed {
-  stroke: var(--thread-beet);
+  fill: var(--thread-beet);
 }
 .row {
   display: grid;
@@ -142,8 +172,8 @@ h3 {
   gap: 0;
 }
 .comparing .row {
-  grid-template-columns: calc((100% - 76px - 88px) * 0.42) 76px 1fr 88px;
-  height: 58px;
+  grid-template-columns: calc((100% - 76px - 80px) * 0.42) 76px 1fr 80px;
+  height: 60px;
 }
 .was,
 .now {
@@ -175,7 +205,13 @@ h3 {
 }
 .why {
   font-size: 0.8rem;
-  line-height: 1.15;
+  line-height: 1.2;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.tools .round {
+  width: 40px;
 }
 .tools {
   display: flex;
@@ -203,9 +239,13 @@ h3 {
     display: none;
   }
   .comparing .row {
-    grid-template-columns: 0.72fr 1fr 88px;
+    grid-template-columns: 0.72fr 1fr 80px;
     border-bottom: 1px solid var(--hair);
     height: auto;
+    padding: 4px 0;
+  }
+  .why {
+    white-space: normal;
   }
 }
 </style>

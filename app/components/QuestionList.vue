@@ -18,14 +18,23 @@ function send(i: number) {
     <h2 id="asks-title">{{ questions.length === 1 ? 'One thing to settle' : `${questions.length} things to settle` }}</h2>
     <ul>
       <li v-for="(q, i) in questions" :key="`${q.part}-${q.line}-${q.about}`">
-        <p><strong v-if="lineOf(q)">“{{ lineOf(q) }}”</strong> {{ q.message }}</p>
+        <p>
+          <strong v-if="lineOf(q)">“{{ lineOf(q) }}”</strong> {{ q.message }}
+        </p>
         <div class="choices">
-          <button v-for="c in q.choices" :key="c.value" class="chip" type="button" @click="emit('answer', i, c.value)">{{ c.label }}</button>
+          <button v-for="c in q.choices" :key="c.value" class="chip" type="button" @click="emit('answer', i, c.value)">
+            {{ c.label }}
+          </button>
           <form v-if="needsGrams(q)" @submit.prevent="send(i)">
-            <label><span class="visually-hidden">Grams for {{ lineOf(q) }}</span><input v-model="typed[i]" inputmode="decimal" placeholder="grams" /></label>
+            <label
+              ><span class="visually-hidden">Grams for {{ lineOf(q) }}</span
+              ><input v-model="typed[i]" inputmode="decimal" placeholder="grams"
+            /></label>
             <button class="push" type="submit">Set</button>
           </form>
-          <button class="push" type="button" @click="emit('dismiss', i)">{{ q.about === 'ingredient' ? 'Leave it out of the sums' : 'Leave as it is' }}</button>
+          <button class="push" type="button" @click="emit('dismiss', i)">
+            {{ q.about === 'ingredient' ? 'Leave it out of the sums' : 'Leave as it is' }}
+          </button>
         </div>
       </li>
     </ul>

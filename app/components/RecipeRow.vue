@@ -17,7 +17,9 @@ const parts = computed(() => given.value?.recipe.parts.map((p) => p.name.toLower
 const facts = computed(() => {
   const r = given.value?.recipe
   if (!r) return []
-  return [r.tins.map((t) => t.text).join(', '), r.yield?.text, r.oven[0] && `${r.oven[0].celsius} °C${r.oven[0].fan ? ' fan' : ''}`].filter(Boolean)
+  return [r.tins.map((t) => t.text).join(', '), r.yield?.text, r.oven[0] && `${r.oven[0].celsius} °C${r.oven[0].fan ? ' fan' : ''}`].filter(
+    Boolean,
+  )
 })
 const open = computed(() => given.value?.questions.length ?? 0)
 </script>
@@ -25,14 +27,18 @@ const open = computed(() => given.value?.questions.length ?? 0)
 <template>
   <li class="panel row">
     <div class="head">
-      <h3><NuxtLink :to="`/bench/${given?.id}`">{{ recipe.title }}</NuxtLink></h3>
+      <h3>
+        <NuxtLink :to="`/bench/${given?.id}`">{{ recipe.title }}</NuxtLink>
+      </h3>
       <p class="quiet small">{{ [parts, ...facts].join(' · ') }}</p>
     </div>
     <button class="round" type="button" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></button>
     <ol class="line" :aria-label="`Versions of ${recipe.title}`">
       <li v-for="(v, i) in versions" :key="v.id">
         <IconEgg v-if="i" class="arrow" aria-hidden="true" />
-        <NuxtLink :to="`/bench/${v.id}`" :class="['tag', { changed: i, fits: need && meets(v, need) }]">{{ v.name }}<span v-if="need && meets(v, need)" class="visually-hidden">, fits</span></NuxtLink>
+        <NuxtLink :to="`/bench/${v.id}`" :class="['tag', { changed: i, fits: need && meets(v, need) }]"
+          >{{ v.name }}<span v-if="need && meets(v, need)" class="visually-hidden">, fits</span></NuxtLink
+        >
       </li>
       <li v-if="open" class="small asks">{{ open }} {{ open === 1 ? 'question' : 'questions' }} to answer</li>
     </ol>
@@ -42,9 +48,10 @@ const open = computed(() => given.value?.questions.length ?? 0)
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(200px, 1fr) auto auto;
+  align-items: center;
   gap: 6px 12px;
-  padding: 12px 10px 12px 18px;
+  padding: 10px 10px 10px 18px;
 }
 h3 {
   font-size: 1.3rem;
@@ -59,7 +66,9 @@ h3 a:hover {
   text-decoration-thickness: 3px;
 }
 .line {
-  grid-column: 1 / -1;
+  grid-column: 2;
+  grid-row: 1;
+  justify-content: flex-end;
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
@@ -101,5 +110,15 @@ h3 a:hover {
   background: var(--butter-soft);
   border-radius: 8px;
   padding: 4px 10px;
+}
+@media (max-width: 700px) {
+  .row {
+    grid-template-columns: 1fr auto;
+  }
+  .line {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    justify-content: flex-start;
+  }
 }
 </style>

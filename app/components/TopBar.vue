@@ -18,7 +18,9 @@ const places = computed(() => [
   <header class="bar">
     <NuxtLink to="/" class="name" aria-label="Kind Crumb, to the shelf">kind<span class="dot" aria-hidden="true" />crumb</NuxtLink>
     <nav aria-label="Places">
-      <NuxtLink v-for="p in places" :key="p.to" :to="p.to" :class="{ here: p.here }" :aria-current="p.here ? 'page' : undefined">{{ p.label }}</NuxtLink>
+      <NuxtLink v-for="p in places" :key="p.to" :to="p.to" :class="{ here: p.here }" :aria-current="p.here ? 'page' : undefined">{{
+        p.label
+      }}</NuxtLink>
     </nav>
     <label class="region">
       <span class="visually-hidden">Measures and names of</span>
@@ -26,7 +28,12 @@ const places = computed(() => [
         <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }} kitchen</option>
       </select>
     </label>
-    <button class="round" type="button" :aria-label="dark ? 'Light colours' : 'Dark colours'" @click="kitchen.theme = dark ? 'light' : 'dark'">
+    <button
+      class="round"
+      type="button"
+      :aria-label="dark ? 'Light colours' : 'Dark colours'"
+      @click="kitchen.theme = dark ? 'light' : 'dark'"
+    >
       <IconSun v-if="dark" /><IconMoon v-else />
     </button>
   </header>
@@ -99,14 +106,15 @@ nav a.here {
     gap: 4px;
   }
   .name {
-    font-size: 1.15rem;
+    font-size: 1.05rem;
     margin-right: 2px;
   }
   nav a {
-    padding: 0 9px;
+    padding: 0 8px;
   }
   .region select {
-    width: 92px;
+    width: 74px;
+    padding: 0 2px;
   }
 }
 @media print {

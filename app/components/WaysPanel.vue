@@ -6,7 +6,7 @@ const props = defineProps<{ options: Option[]; current: Option | null; busy: boo
 defineEmits<{ try: [option: Option]; compare: [] }>()
 
 const side = (o: Option, about: string) => o.sides.find((s) => s.about === about)?.message ?? ''
-const blurb = (o: Option) => [side(o, 'crumb'), side(o, 'flavour')].filter((s) => s && s !== 'None').join('. ')
+const blurb = (o: Option) => [side(o, 'crumb'), side(o, 'flavour')].filter((s) => s && !/^None/.test(s)).join('. ')
 const flag = (o: Option) => {
   const loud = o.findings.filter((f) => f.severity !== 'note')
   if (loud.length) return loud[0]!.severity === 'fault' ? 'unsound' : 'unsure'
@@ -17,13 +17,18 @@ const flag = (o: Option) => {
 <template>
   <section class="panel ways" aria-labelledby="ways-title" :aria-busy="busy">
     <header>
-      <h2 id="ways-title">Ways to do it <span class="quiet small">{{ options.length }} fit</span></h2>
+      <h2 id="ways-title">
+        Ways <span class="quiet small">{{ options.length }} fit</span>
+      </h2>
       <button v-if="options.length > 1" class="push" type="button" @click="$emit('compare')">Side by side</button>
     </header>
     <ol class="list" tabindex="0" aria-labelledby="ways-title">
       <li v-for="o in options" :key="o.id">
         <button class="way" type="button" :aria-pressed="current ? wayKey(o) === wayKey(current) : false" @click="$emit('try', o)">
-          <span class="top"><strong>{{ o.title }}</strong><span class="small tag">{{ props.current && wayKey(o) === wayKey(props.current) ? 'trying' : flag(o) }}</span></span>
+          <span class="top"
+            ><strong>{{ o.title }}</strong
+            ><span class="small tag">{{ props.current && wayKey(o) === wayKey(props.current) ? 'trying' : flag(o) }}</span></span
+          >
           <span class="small quiet">{{ blurb(o) }}</span>
         </button>
       </li>

@@ -18,7 +18,8 @@ export function useBringing() {
       if (id) await router.push(`/bench/${id}`)
       return true
     } catch (error) {
-      problem.value = error instanceof CoreRefusal || error instanceof Error ? error.message : 'This could not be read. Nothing was changed.'
+      problem.value =
+        error instanceof CoreRefusal || error instanceof Error ? error.message : 'This could not be read. Nothing was changed.'
       return false
     } finally {
       reading.value = false

@@ -1,4 +1,4 @@
-import { linkHorizontal } from 'd3-shape'
+import { area, curveBumpX } from 'd3-shape'
 import type { OptionLine } from '../../core/reformulate/option'
 
 /** One row of the mix: what was on the left, what is on the right; either may be missing. */
@@ -8,9 +8,8 @@ export interface MixRow {
 }
 
 export interface Thread {
+  /** Outline of the ribbon, as wide at either end as the grams there. */
   path: string
-  /** Stroke in px, in proportion to the grams that pass. */
-  width: number
   changed: boolean
 }
 
@@ -25,7 +24,9 @@ export function mixRows(lines: readonly OptionLine[]): MixRow[] {
   for (const line of lines) {
     if (placed.has(line)) continue
     if (line.status === 'removed') {
-      const takers = lines.filter((l) => l.status === 'added' && l.replaces.includes(line.ingredient) && l.partIndex === line.partIndex && !placed.has(l))
+      const takers = lines.filter(
+        (l) => l.status === 'added' && l.replaces.includes(line.ingredient) && l.partIndex === line.partIndex && !placed.has(l),
+      )
       rows.push({ left: line, right: takers[0] ?? null })
       takers.slice(1).forEach((t) => rows.push({ left: null, right: t }))
       takers.forEach((t) => placed.add(t))
@@ -50,7 +51,11 @@ export function mixRows(lines: readonly OptionLine[]): MixRow[] {
  * @param width px between the columns
  */
 export function threads(rows: readonly MixRow[], rowHeight: number, width: number): Thread[] {
-  const link = linkHorizontal<unknown, [number, number]>()
+  const ribbon = area<{ x: number; y: number; half: number }>()
+    .x((p) => p.x)
+    .y0((p) => p.y - p.half)
+    .y1((p) => p.y + p.half)
+    .curve(curveBumpX)
   const heaviest = Math.max(1, ...rows.flatMap((r) => [r.left?.from ?? 0, r.right?.to ?? 0]))
   // Area says grams: a tenth of the weight is a tenth of the width.
   const stroke = (grams: number) => Math.max(THINNEST, (WIDEST * grams) / heaviest)
@@ -61,13 +66,33 @@ export function threads(rows: readonly MixRow[], rowHeight: number, width: numbe
     const sources =
       row.left === row.right || (row.left && row.left.status !== 'removed')
         ? [i]
-        : rows.flatMap((r, j) => (r.left?.status === 'removed' && row.right!.replaces.includes(r.left.ingredient) && r.left.partIndex === row.right!.partIndex ? [j] : []))
-    for (const from of sources.slice(0, 2))
+        : rows.flatMap((r, j) =>
+            r.left?.status === 'removed' && row.right!.replaces.includes(r.left.ingredient) && r.left.partIndex === row.right!.partIndex
+              ? [j]
+              : [],
+          )
+    for (const from of sources.slice(0, 2)) {
+      const left = rows[from]!.left
+      const takers = rows.filter(
+        (r) => r.right && left && r.right.replaces.includes(left.ingredient) && r.right.partIndex === left.partIndex,
+      )
+      const share =
+        left?.status === 'removed'
+          ? row.right.to /
+            Math.max(
+              1,
+              takers.reduce((sum, r) => sum + r.right!.to, 0),
+            )
+          : 1
       found.push({
-        path: link({ source: [0, y(from)], target: [width, y(i)] } as never) ?? '',
-        width: stroke(row.right.to / Math.min(2, sources.length)),
+        path:
+          ribbon([
+            { x: 0, y: y(from), half: stroke((left?.from ?? row.right.to) * share) / 2 },
+            { x: width, y: y(i), half: stroke(row.right.to / Math.min(2, sources.length)) / 2 },
+          ]) ?? '',
         changed: row.right.status === 'added',
       })
+    }
   })
   return found
 }

@@ -19,7 +19,8 @@ const fileName = (title: string): string =>
     .replace(/^-|-$/g, '')
     .slice(0, 60) || 'recipe'
 
-export const downloadText = (recipe: Recipe): void => download(`${fileName(recipe.title)}.txt`, 'text/plain;charset=utf-8', writeText(recipe))
+export const downloadText = (recipe: Recipe): void =>
+  download(`${fileName(recipe.title)}.txt`, 'text/plain;charset=utf-8', writeText(recipe))
 
 export const downloadJsonLd = (recipe: Recipe): void =>
   download(`${fileName(recipe.title)}.json`, 'application/ld+json', JSON.stringify(writeJsonLd(recipe), null, 2))
@@ -29,5 +30,9 @@ export const downloadAll = (versions: readonly Version[]): void =>
   download(
     'kind-crumb-recipes.json',
     'application/ld+json',
-    JSON.stringify({ '@context': 'https://schema.org', '@graph': versions.map((v) => ({ ...writeJsonLd(v.recipe), alternateName: v.name })) }, null, 2),
+    JSON.stringify(
+      { '@context': 'https://schema.org', '@graph': versions.map((v) => ({ ...writeJsonLd(v.recipe), alternateName: v.name })) },
+      null,
+      2,
+    ),
   )

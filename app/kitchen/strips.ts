@@ -12,6 +12,15 @@ export interface StripModel {
   write: (value: number) => string
 }
 
+/** The model's words for a batter, short enough for the board. */
+const CONSISTENCY: Record<string, string> = {
+  'scooped, holds its shape': 'scoops',
+  'drops from the spoon': 'drops',
+  'falls in a ribbon': 'ribbons',
+  'pours like cream': 'pours',
+  'a dough': 'dough',
+}
+
 const percent = (v: number) => `${Math.round(v)} %`
 
 /** The board from what decides first to what decides last. */
@@ -23,7 +32,7 @@ export const STRIPS: readonly StripModel[] = [
   { key: 'fatPct', label: 'Fat', ends: ['lean', 'greasy'], write: percent },
   { key: 'lift', label: 'Lift', ends: ['flat', 'overblown'], write: (v) => v.toFixed(0) },
   { key: 'acidBalance', label: 'Acid', ends: ['sour', 'soapy'], write: (v) => (v > 0 ? '+' : '') + v.toFixed(1) },
-  { key: 'fluidity', label: 'Batter', ends: ['stiff', 'pours'], write: (v) => consistency(v) },
+  { key: 'fluidity', label: 'Batter', ends: ['stiff', 'pours'], write: (v) => CONSISTENCY[consistency(v)] ?? consistency(v) },
   { key: 'sweetness', label: 'Sweetness', ends: ['less', 'more'], scale: { low: 18, high: 34 }, write: (v) => `${Math.round(v)} g` },
 ]
 
@@ -47,7 +56,14 @@ export function placeOn(band: Band | undefined, scale: Band | undefined, value: 
   const start = band ? b.low - (width * (1 - BAND_SHARE)) / 2 : b.low
   const at = (v: number) => Math.min(0.985, Math.max(0.015, (v - start) / width))
   const side = !band ? 'in' : value < b.low - 1e-6 ? 'low' : value > b.high + 1e-6 ? 'high' : 'in'
-  return { from: band ? at(b.low) : 0, to: band ? at(b.high) : 0, now: at(value), before: before === undefined ? null : at(before), inside: side === 'in', side }
+  return {
+    from: band ? at(b.low) : 0,
+    to: band ? at(b.high) : 0,
+    now: at(value),
+    before: before === undefined ? null : at(before),
+    inside: side === 'in',
+    side,
+  }
 }
 
 export const valueOf = (m: Partial<Metrics>, key: StripModel['key']): number | undefined => m[key]

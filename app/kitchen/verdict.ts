@@ -16,7 +16,8 @@ export function verdictOf(balance: BalanceAnswer | null, answer: Reformulation |
     return { headline: 'No sound way to do this.', detail: answer.impossible.because.map((b) => b.message).join(' '), tone: 'stop' }
   if (option && answer) {
     const loud = option.findings.filter((f) => f.severity !== 'note')
-    if (!option.lines.some((l) => l.status !== 'kept')) return { headline: 'Nothing needs to change.', detail: 'The recipe already does what you ask.', tone: 'sound' }
+    if (!option.lines.some((l) => l.status !== 'kept'))
+      return { headline: 'Nothing needs to change.', detail: 'The recipe already does what you ask.', tone: 'sound' }
     const traits = option.crumb.slice(0, 3).map((c) => c.words)
     const headline = traits.length ? `${capital(listed(traits))} than the original.` : 'Much like the original.'
     const left = option.undone[0]
@@ -30,8 +31,17 @@ export function verdictOf(balance: BalanceAnswer | null, answer: Reformulation |
   if (!balance) return { headline: 'Weighing…', detail: '', tone: 'sound' }
   const faults = balance.findings.filter((f) => f.severity === 'fault')
   const cautions = balance.findings.filter((f) => f.severity === 'caution')
-  if (faults.length) return { headline: faults[0]!.message, detail: [...faults.slice(1), ...cautions].map((f) => f.message).join(' '), tone: 'stop' }
-  if (cautions.length) return { headline: cautions[0]!.message, detail: cautions.slice(1).map((f) => f.message).join(' '), tone: 'look' }
+  if (faults.length)
+    return { headline: faults[0]!.message, detail: [...faults.slice(1), ...cautions].map((f) => f.message).join(' '), tone: 'stop' }
+  if (cautions.length)
+    return {
+      headline: cautions[0]!.message,
+      detail: cautions
+        .slice(1)
+        .map((f) => f.message)
+        .join(' '),
+      tone: 'look',
+    }
   return {
     headline: 'Sound as it is.',
     detail: `${capital(listed(balance.crumb.slice(0, 3).map((c) => c.words)))}. Choose above what must go, and everything that follows moves with it.`,

@@ -18,13 +18,22 @@ const need = ref<HardNeed | null>(null)
 
 /** Whether a version meets a need as far as its lines tell; label checks count as met here and are named on the bench. */
 const meets = (v: Version, n: HardNeed) =>
-  v.recipe.parts.every((p) => p.lines.every((l) => { const i = ingredientOf(l.ingredient); return !i || suits(i, n) !== 'never' }))
+  v.recipe.parts.every((p) =>
+    p.lines.every((l) => {
+      const i = ingredientOf(l.ingredient)
+      return !i || suits(i, n) !== 'never'
+    }),
+  )
 const shown = computed(() => {
   const q = search.value.trim().toLowerCase()
   return shelf.recipes.filter((r) => {
     const versions = shelf.versionsOf.get(r.id) ?? []
     if (need.value && !versions.some((v) => meets(v, need.value!))) return false
-    return !q || r.title.toLowerCase().includes(q) || versions.some((v) => v.recipe.parts.some((p) => p.lines.some((l) => l.text.toLowerCase().includes(q))))
+    return (
+      !q ||
+      r.title.toLowerCase().includes(q) ||
+      versions.some((v) => v.recipe.parts.some((p) => p.lines.some((l) => l.text.toLowerCase().includes(q))))
+    )
   })
 })
 const needs = NEEDS.filter((n) => (HARD_NEEDS as readonly string[]).includes(n.id))
@@ -43,13 +52,29 @@ function pick(event: Event) {
   <div class="shelf">
     <section class="panel bring" aria-labelledby="bring">
       <h1 id="bring">Bring a recipe</h1>
-      <p class="quiet">Paste it as it is: cups or grams, title, parts, method. Every line is weighed, and you are asked where it is unclear.</p>
+      <p class="quiet">
+        Paste it as it is: cups or grams, title, parts, method. Every line is weighed, and you are asked where it is unclear.
+      </p>
       <form @submit.prevent="take">
         <label class="visually-hidden" for="paste">Recipe text</label>
-        <textarea id="paste" v-model="pasted" rows="9" placeholder="Sponge sandwich&#10;225 g butter&#10;225 g caster sugar&#10;4 large eggs&#10;…" />
+        <textarea
+          id="paste"
+          v-model="pasted"
+          rows="9"
+          placeholder="Sponge sandwich&#10;225 g butter&#10;225 g caster sugar&#10;4 large eggs&#10;…"
+        />
         <div class="actions">
-          <button class="push main" type="submit" :disabled="!pasted.trim() || reading"><IconClipboard aria-hidden="true" /> {{ reading ? 'Reading…' : 'Read it' }}</button>
-          <label class="push file"><IconFile aria-hidden="true" /> Open a file<input type="file" multiple accept=".txt,.md,.json,.jsonld,.html,.htm,text/*,application/json" class="visually-hidden" @change="pick" /></label>
+          <button class="push main" type="submit" :disabled="!pasted.trim() || reading">
+            <IconClipboard aria-hidden="true" /> {{ reading ? 'Reading…' : 'Read it' }}
+          </button>
+          <label class="push file"
+            ><IconFile aria-hidden="true" /> Open a file<input
+              type="file"
+              multiple
+              accept=".txt,.md,.json,.jsonld,.html,.htm,text/*,application/json"
+              class="visually-hidden"
+              @change="pick"
+          /></label>
         </div>
       </form>
       <p class="quiet small">Or drop a text, a recipe file or a saved web page anywhere on this page.</p>
@@ -57,10 +82,24 @@ function pick(event: Event) {
 
     <section class="rows" aria-labelledby="on-shelf">
       <div class="tools">
-        <h2 id="on-shelf">On the shelf <span class="quiet">{{ shelf.recipes.length }}</span></h2>
-        <label class="search"><IconSearch aria-hidden="true" /><span class="visually-hidden">Search recipes and ingredients</span><input v-model="search" type="search" placeholder="Title or ingredient" /></label>
+        <h2 id="on-shelf">
+          On the shelf <span class="quiet">{{ shelf.recipes.length }}</span>
+        </h2>
+        <label class="search"
+          ><IconSearch aria-hidden="true" /><span class="visually-hidden">Search recipes and ingredients</span
+          ><input v-model="search" type="search" placeholder="Title or ingredient"
+        /></label>
         <div class="needs" role="group" aria-label="Show what somebody can eat">
-          <button v-for="n in needs" :key="n.id" class="chip" type="button" :aria-pressed="need === n.id" @click="need = need === n.id ? null : (n.id as HardNeed)">{{ n.label }}</button>
+          <button
+            v-for="n in needs"
+            :key="n.id"
+            class="chip"
+            type="button"
+            :aria-pressed="need === n.id"
+            @click="need = need === n.id ? null : (n.id as HardNeed)"
+          >
+            {{ n.label }}
+          </button>
         </div>
       </div>
       <div v-if="shelf.lastRemoved" class="look undo" role="status">
@@ -68,10 +107,21 @@ function pick(event: Event) {
         <button class="push" type="button" @click="shelf.restore()">Put it back</button>
       </div>
       <ul v-if="shown.length">
-        <RecipeRow v-for="r in shown" :key="r.id" :recipe="r" :versions="shelf.versionsOf.get(r.id) ?? []" :need="need" :meets="meets" @remove="shelf.remove(r.id)" />
+        <RecipeRow
+          v-for="r in shown"
+          :key="r.id"
+          :recipe="r"
+          :versions="shelf.versionsOf.get(r.id) ?? []"
+          :need="need"
+          :meets="meets"
+          @remove="shelf.remove(r.id)"
+        />
       </ul>
       <p v-else class="panel empty">
-        <template v-if="shelf.recipes.length">Nothing on the shelf fits. <button class="push" type="button" @click="((search = ''), (need = null))">Show everything</button></template>
+        <template v-if="shelf.recipes.length"
+          >Nothing on the shelf fits.
+          <button class="push" type="button" @click="((search = ''), (need = null))">Show everything</button></template
+        >
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
     </section>

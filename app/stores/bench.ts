@@ -73,7 +73,13 @@ export const useBench = defineStore('bench', () => {
       balance.value = balanced
       if (!wanted.value) answer.value = null
       else {
-        const found = await ask('reformulate', { ...common, goals: setup.value.goals, avoid: setup.value.avoid, pin: setup.value.pin, limit: 12 })
+        const found = await ask('reformulate', {
+          ...common,
+          goals: setup.value.goals,
+          avoid: setup.value.avoid,
+          pin: setup.value.pin,
+          limit: 12,
+        })
         if (mine !== turn) return
         answer.value = found
       }
@@ -131,7 +137,9 @@ export const useBench = defineStore('bench', () => {
   }
   const toggleAvoid = (ingredient: string) =>
     change({
-      avoid: setup.value.avoid.includes(ingredient) ? setup.value.avoid.filter((a) => a !== ingredient) : [...setup.value.avoid, ingredient],
+      avoid: setup.value.avoid.includes(ingredient)
+        ? setup.value.avoid.filter((a) => a !== ingredient)
+        : [...setup.value.avoid, ingredient],
     })
 
   /** Answers one of the reader's questions in place. */
@@ -172,8 +180,27 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    version, setup, balance, answer, options, option, refusal, busy, wanted, past, future,
-    open, compute, change, toggleGoal, tryWay, togglePin, toggleAvoid, answerQuestion, dismissQuestion, retype,
+    version,
+    setup,
+    balance,
+    answer,
+    options,
+    option,
+    refusal,
+    busy,
+    wanted,
+    past,
+    future,
+    open,
+    compute,
+    change,
+    toggleGoal,
+    tryWay,
+    togglePin,
+    toggleAvoid,
+    answerQuestion,
+    dismissQuestion,
+    retype,
     undo: () => step(past, future),
     redo: () => step(future, past),
   }
@@ -185,4 +212,5 @@ export const wayKey = (o: Option): string => `${[...o.schools].sort().join('+')}
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 const emptyRecipe = (): Recipe => ({ title: '', yield: null, tins: [], oven: [], parts: [], method: [] })
 /** The amount that a line starts with, in the baker's own words. */
-const amountOf = (text: string): string => /^[\d\s./¼-¾⅐-⅞-]*\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?)?/i.exec(text)?.[0]?.trim() || '1'
+const amountOf = (text: string): string =>
+  /^[\d\s./¼-¾⅐-⅞-]*\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?)?/i.exec(text)?.[0]?.trim() || '1'

@@ -56,7 +56,11 @@ export const useShelf = defineStore('shelf', () => {
       const seeded = await database.settings.get('seeded')
       if (!seeded) await addSamples()
     } catch {
-      trouble.value = { message: 'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.', unsaved: 0 }
+      trouble.value = {
+        message:
+          'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.',
+        unsaved: 0,
+      }
     }
     liveQuery(() => Promise.all([database.recipes.toArray(), database.versions.toArray()])).subscribe({
       next: ([r, v]) => {
@@ -198,7 +202,22 @@ export const useShelf = defineStore('shelf', () => {
     lastRemoved.value = null
   }
 
-  return { recipes, versions, versionsOf, versionById, loaded, trouble, lastRemoved, load, bring, bringFile, update, saveOption, remove, restore }
+  return {
+    recipes,
+    versions,
+    versionsOf,
+    versionById,
+    loaded,
+    trouble,
+    lastRemoved,
+    load,
+    bring,
+    bringFile,
+    update,
+    saveOption,
+    remove,
+    restore,
+  }
 })
 
 /** Reactive proxies cannot be stored; a recipe is plain data, so its JSON is the whole of it. */

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { errorBody, type ErrorBody } from '../../core/contract/error'
+import { errorBody, type ErrorBody } from '../../core/refusal'
 import { answer, type Answers } from '../../core/contract/handle'
 import type { Verb } from '../../core/contract/schema'
 

@@ -60,7 +60,8 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     const i = ingredientOf(id)
     if (!i) continue
     if (id.startsWith('cake-mix')) kinds.mix += grams
-    if (/^(cream-cheese|mascarpone|ricotta|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(id)) kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
+    if (/^(cream-cheese|mascarpone|ricotta|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(id))
+      kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
     if (id.startsWith('chocolate') && !i.inclusion) kinds.chocolate += grams
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
@@ -111,14 +112,24 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily): Balance {
     findings.push(...findingsOf(mix.mass, metrics, family, signs, mix.name, pureeShare(mix.doses, mix.mass.total)))
     if (isBatter) findings.push(...missingIn(recipe, mix.mass, family as CakeFamily, mix.name))
   } else
-    findings.push({ code: 'missing-ingredient', severity: 'fault', metric: null, message: 'No line could be weighed, so there is nothing to judge yet.', part: mix.name })
+    findings.push({
+      code: 'missing-ingredient',
+      severity: 'fault',
+      metric: null,
+      message: 'No line could be weighed, so there is nothing to judge yet.',
+      part: mix.name,
+    })
   findings.push(...ovenFindings(recipe))
 
   const parts: PartBalance[] = recipe.parts.map((p) => {
     const doses = dosesOf(p, signs)
     const mass = massOf(doses)
     const partFamily: Family =
-      p.role === 'batter' ? family : p.role === 'crust' ? 'pastry' : recogniseFinish(mass, kindsOf(doses), new Set(doses.map((d) => d.ingredient)))
+      p.role === 'batter'
+        ? family
+        : p.role === 'crust'
+          ? 'pastry'
+          : recogniseFinish(mass, kindsOf(doses), new Set(doses.map((d) => d.ingredient)))
     return { name: p.name, role: p.role, family: partFamily, grams: Math.round(mass.total), metrics: metricsOf(mass, partFamily) }
   })
   const model = modelOf(family)

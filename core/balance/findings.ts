@@ -119,14 +119,7 @@ const SOAP_FAULT = 8
 const LEAST_GAS = 4
 
 /** Part-wise findings of one mix from its ratios, absolute rules and method. */
-export function findingsOf(
-  mass: Mass,
-  metrics: Metrics,
-  family: Family,
-  signs: MethodSigns,
-  part: string,
-  pureeShare = 0,
-): Finding[] {
+export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: MethodSigns, part: string, pureeShare = 0): Finding[] {
   const found: Finding[] = []
   const add = (code: FindingCode, severity: Severity, metric: string | null, message: string) =>
     found.push({ code, severity, metric, message, part })

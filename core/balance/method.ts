@@ -14,8 +14,10 @@ export interface MethodSigns {
   muffin: boolean
 }
 
-const FOAM = /\b(whip|whisk|beat)\w*\b[^.]*\b(egg|white|yolk|aquafaba|chickpea|liquid)s?\b[^.]*\b(thick|pale|ribbon|peak|stiff|foam|volume|light|triple|frothy|fluffy|mousse|rest)|\b(ribbon|stiff peaks?|soft peaks?)\b|\bwhip\w*\b[^.]*\b(egg|white|yolk|aquafaba|sugar)/i
-const CREAM = /\bcream\b(?![ -]cheese|\s+of\b)[^.]*\b(butter|sugar|fat|margarine|block|until|then|together|them)\b|\bcream,|\bbeat\b[^.]*\b(butter|fat|margarine)\b[^.]*\b(sugar|pale|light|fluffy|until|white)|all[- ]in[- ]one/i
+const FOAM =
+  /\b(whip|whisk|beat)\w*\b[^.]*\b(egg|white|yolk|aquafaba|chickpea|liquid)s?\b[^.]*\b(thick|pale|ribbon|peak|stiff|foam|volume|light|triple|frothy|fluffy|mousse|rest)|\b(ribbon|stiff peaks?|soft peaks?)\b|\bwhip\w*\b[^.]*\b(egg|white|yolk|aquafaba|sugar)/i
+const CREAM =
+  /\bcream\b(?![ -]cheese|\s+of\b)[^.]*\b(butter|sugar|fat|margarine|block|until|then|together|them)\b|\bcream,|\bbeat\b[^.]*\b(butter|fat|margarine)\b[^.]*\b(sugar|pale|light|fluffy|until|white)|all[- ]in[- ]one/i
 const MELT = /\bmelt\w*\b[^.]*\b(butter|margarine|fat|block|coconut oil|together|with)|\b(butter|margarine|fat)\b[^.,]*\bmelt/i
 
 /** Reads the signs from method, title and preparation words. */
@@ -26,7 +28,9 @@ export function methodSigns(recipe: Recipe): MethodSigns {
   return {
     creamed: CREAM.test(method),
     whipped: FOAM.test(method),
-    melted: MELT.test(method) || /\b(butter|margarine|block|coconut oil)\b[^\n]*\bmelted\b|\bmelted\b[^\n]*\b(butter|margarine|coconut oil)\b/i.test(preps),
+    melted:
+      MELT.test(method) ||
+      /\b(butter|margarine|block|coconut oil)\b[^\n]*\bmelted\b|\bmelted\b[^\n]*\b(butter|margarine|coconut oil)\b/i.test(preps),
     silent: recipe.method.length === 0,
     crepe: /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
     muffin: /muffin|loaf|snack|bread|scone|bun/i.test(title) || recipe.tins.some((t) => t.shape === 'loaf'),

@@ -27,14 +27,11 @@ export interface Metrics {
   bakedGrams: number
 }
 
-export const isCake = (family: Family): family is keyof typeof FAMILIES =>
-  (CAKE_FAMILIES as readonly string[]).includes(family)
+export const isCake = (family: Family): family is keyof typeof FAMILIES => (CAKE_FAMILIES as readonly string[]).includes(family)
 
 /** The model of a family; finishes have their own in `finish/`. */
 export function modelOf(family: Family): FamilyModel {
-  return isCake(family)
-    ? FAMILIES[family]
-    : { title: family, basis: 'batter', bands: {}, bakeLoss: 0, air: 'none' }
+  return isCake(family) ? FAMILIES[family] : { title: family, basis: 'batter', bands: {}, bakeLoss: 0, air: 'none' }
 }
 
 const round = (x: number | undefined, digits: number): number | undefined =>

@@ -7,13 +7,29 @@ import type { Mass } from './mass'
 
 /** Words of a method that ask for an ingredient, and what answers them. */
 const CALLED_FOR: { word: RegExp; says: string; answers: (id: string, kind: Kind) => boolean }[] = [
-  { word: /\b(?:the |in )?eggs?\b(?! ?(?:-?free|less|replacer|white|yolk))/i, says: 'egg', answers: (id, kind) => kind === 'egg' || /replacer|aquafaba|flax|chia|tofu/.test(id) || kind === 'mix' },
+  {
+    word: /\b(?:the |in )?eggs?\b(?! ?(?:-?free|less|replacer|white|yolk))/i,
+    says: 'egg',
+    answers: (id, kind) => kind === 'egg' || /replacer|aquafaba|flax|chia|tofu/.test(id) || kind === 'mix',
+  },
   { word: /\bbaking powder\b/i, says: 'baking powder', answers: (id) => /baking-powder|self-raising|mix/.test(id) },
   { word: /\b(?:baking soda|bicarb\w*)\b/i, says: 'baking soda', answers: (id) => id === 'baking-soda' },
-  { word: /\bthe flour\b|\bflour (?:mixture|and)\b|\bin the flour\b|\bfold in flour\b/i, says: 'flour', answers: (id, kind) => kind === 'flour' || kind === 'starch' || kind === 'mix' },
-  { word: /\bsugars?\b/i, says: 'sugar', answers: (id, kind) => ['sugar', 'syrup', 'sweetener', 'mix'].includes(kind) || /condensed/.test(id) },
-  { word: /\bbutter\b(?!milk| icing|cream| and flour the| the tin| the pan| a )/i, says: 'butter', answers: (id, kind) => kind === 'fat' || kind === 'mix' },
-  { word: /\b(?:the |and |with |with the )milk\b/i, says: 'milk', answers: (id, kind) => kind === 'dairy' || kind === 'plant-dairy' },
+  {
+    word: /\bthe flour\b|\bflour (?:mixture|and)\b|\bin the flour\b|\bfold in flour\b/i,
+    says: 'flour',
+    answers: (_, kind) => kind === 'flour' || kind === 'starch' || kind === 'mix',
+  },
+  {
+    word: /\bsugars?\b/i,
+    says: 'sugar',
+    answers: (id, kind) => ['sugar', 'syrup', 'sweetener', 'mix'].includes(kind) || /condensed/.test(id),
+  },
+  {
+    word: /\bbutter\b(?!milk| icing|cream| and flour the| the tin| the pan| a )/i,
+    says: 'butter',
+    answers: (_, kind) => kind === 'fat' || kind === 'mix',
+  },
+  { word: /\b(?:the |and |with |with the )milk\b/i, says: 'milk', answers: (_, kind) => kind === 'dairy' || kind === 'plant-dairy' },
 ]
 
 /**
@@ -24,8 +40,7 @@ const CALLED_FOR: { word: RegExp; says: string; answers: (id: string, kind: Kind
 export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: string): Finding[] {
   const found: Finding[] = []
   const add = (what: string, message: string, severity: Finding['severity']) => {
-    if (!found.some((f) => f.message.includes(what)))
-      found.push({ code: 'missing-ingredient', severity, metric: null, message, part })
+    if (!found.some((f) => f.message.includes(what))) found.push({ code: 'missing-ingredient', severity, metric: null, message, part })
   }
   const lines = recipe.parts.flatMap((p) => p.lines).map((l) => ingredientOf(l.ingredient))
   const method = recipe.method.join('\n')

@@ -159,8 +159,10 @@ function build(ingredient: Ingredient, melted: boolean): Profile {
   const liquid = fat - plastic
   // Seed, grain and cocoa proteins without gluten hardly set, so they toughen less than gluten does.
   const tougheners =
-    egg + OTHER_PROTEIN_TOUGHENS * (gluten + milkProtein * 0.6 + g('legume') + g('otherProtein') * 0.4) +
-    STARCH_TOUGHENS * starch + BINDER_POWER * binder
+    egg +
+    OTHER_PROTEIN_TOUGHENS * (gluten + milkProtein * 0.6 + g('legume') + g('otherProtein') * 0.4) +
+    STARCH_TOUGHENS * starch +
+    BINDER_POWER * binder
   kcal += KCAL.fat * fat + KCAL.protein * protein + KCAL.starch * starch + KCAL.fibre * g('fibre') + KCAL.alcohol * g('alcohol')
   const demand = ingredient.waterDemand ?? 0
   return {

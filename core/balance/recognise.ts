@@ -14,8 +14,7 @@ export interface Kinds {
 }
 
 /** 0 at or below `from`, 1 at or above `to`, straight between; `from` may be the larger. */
-const ramp = (x: number, from: number, to: number): number =>
-  Math.min(1, Math.max(0, (x - from) / (to - from)))
+const ramp = (x: number, from: number, to: number): number => Math.min(1, Math.max(0, (x - from) / (to - from)))
 const not = (x: number): number => 1 - x
 const yes = (b: boolean, ifNot = 0): number => (b ? 1 : ifNot)
 
@@ -61,11 +60,29 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
     ['custard', not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45)],
     ['pastry', ramp(kinds.pastry / total, 0.2, 0.35)],
     ['crepe', thin * floury * not(box)],
-    ['foam', foamy * ramp(flourShare, 0.05, 0.1) * not(box) * not(nutty) * not(thin * yes(signs.crepe)) * not(chocolate * not(floury)) * not(eggless * 0.5)],
+    [
+      'foam',
+      foamy *
+        ramp(flourShare, 0.05, 0.1) *
+        not(box) *
+        not(nutty) *
+        not(thin * yes(signs.crepe)) *
+        not(chocolate * not(floury)) *
+        not(eggless * 0.5),
+    ],
     ['eggless-raised', eggless * cakey * ramp(gas, 4, 9) * ramp(sugar, 25, 45) * not(thin) * not(syrup > 0.5 ? 0.6 : 0)],
     ['syrup-spice', cakey * ramp(syrup, 0.25, 0.4) * not(foamy * 0.7)],
     ['pound', cakey * ramp(gas, 8.5, 6) * ramp(fat, 55, 72) * Math.max(creamable, 0.5) * ramp(firmFat, 0.4, 0.6) * not(foamy)],
-    ['high-ratio', cakey * ramp(sugar, 108, 120) * ramp(wet, 1.9, 2.2) * Math.max(creamable, yes(signs.whipped, 0.35)) * ramp(fat, 85, 70) * ramp(firmFat, 0.3, 0.5) * 0.95],
+    [
+      'high-ratio',
+      cakey *
+        ramp(sugar, 108, 120) *
+        ramp(wet, 1.9, 2.2) *
+        Math.max(creamable, yes(signs.whipped, 0.35)) *
+        ramp(fat, 85, 70) *
+        ramp(firmFat, 0.3, 0.5) *
+        0.95,
+    ],
     ['butter-layer', cakey * creamable * ramp(sugar, 55, 75) * ramp(gas, 3, 7) * ramp(fat, 15, 38) * not(foamy * 0.8) * 0.97],
     ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin, 0.55), ramp(sugar, 85, 60)) * ramp(sugar, 115, 90) * not(foamy * 0.8)],
     ['oil-layer', cakey * 0.75 * Math.max(ramp(firmFat, 0.6, 0.4), yes(signs.melted), 0.55) * ramp(sugar, 55, 78) * not(foamy * 0.8)],

@@ -80,7 +80,8 @@ const TRIGGERS: Trigger[] = [
     code: 'flax-nuts',
     text: 'New to the recipe: a nut or seed butter. Tell everybody who eats it.',
     checkWith: 'the label, and the guests',
-    when: (c) => has(c, (i) => /-butter$|tahini/.test(i.id) && Boolean(i.contains?.some((a) => ['tree-nut', 'peanut', 'sesame'].includes(a)))),
+    when: (c) =>
+      has(c, (i) => /-butter$|tahini/.test(i.id) && Boolean(i.contains?.some((a) => ['tree-nut', 'peanut', 'sesame'].includes(a)))),
   },
   {
     code: 'whole-nuts',

@@ -16,7 +16,7 @@ import type { Goal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulate } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
-import { Refusal } from './error'
+import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
 
 interface Common {
@@ -78,15 +78,20 @@ function recipeOf(request: Common): ParsedRecipe {
     const rows = request.text.split('\n').length
     if (!request.text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
     if (rows > MOST_LINES)
-      throw new Refusal('too-large', `This has ${rows} lines; a recipe has at most ${MOST_LINES}. Paste one recipe at a time.`, 'text', MOST_LINES)
+      throw new Refusal(
+        'too-large',
+        `This has ${rows} lines; a recipe has at most ${MOST_LINES}. Paste one recipe at a time.`,
+        'text',
+        MOST_LINES,
+      )
     return readRecipe(request.text, request.region)
   }
   if (request.jsonld !== undefined) return readJsonLd(request.jsonld, request.region)
-  return settled(request.recipe!, request.region)
+  return settled(request.recipe!)
 }
 
 /** A structured recipe may leave grams, ids and steps in short forms; here they are made whole. */
-function settled(recipe: Recipe, _region: Region): ParsedRecipe {
+function settled(recipe: Recipe): ParsedRecipe {
   const whole: Recipe = {
     ...recipe,
     method: (recipe.method as (string | { text: string })[]).map((m) => (typeof m === 'string' ? m : m.text)),
@@ -112,7 +117,13 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     const balance = balanceOf(recipe, request.family)
     for (const q of questions)
       if (q.about === 'temperature')
-        balance.findings.push({ code: 'temperature-mismatch', severity: 'caution', metric: null, message: q.message, part: recipe.parts[0]?.name ?? '' })
+        balance.findings.push({
+          code: 'temperature-mismatch',
+          severity: 'caution',
+          metric: null,
+          message: q.message,
+          part: recipe.parts[0]?.name ?? '',
+        })
     const ingredients = recipe.parts.flatMap((p) => p.lines).flatMap((l) => ingredientOf(l.ingredient) ?? [])
     const grams = new Map<string, number>()
     for (const l of recipe.parts.flatMap((p) => p.lines))
@@ -177,7 +188,9 @@ function ingredientAnswer(i: Ingredient, region: Region): IngredientAnswer {
       saturates: c.saturates ?? 0,
       sugars: Object.fromEntries(SUGARS.flatMap((s) => (c[s] ? [[s, c[s]]] : []))),
       starch: (c.starch ?? 0) + (c.pregelStarch ?? 0),
-      protein: Math.round(((c.gluten ?? 0) + (c.egg ?? 0) + (c.casein ?? 0) + (c.whey ?? 0) + (c.legume ?? 0) + (c.otherProtein ?? 0)) * 100) / 100,
+      protein:
+        Math.round(((c.gluten ?? 0) + (c.egg ?? 0) + (c.casein ?? 0) + (c.whey ?? 0) + (c.legume ?? 0) + (c.otherProtein ?? 0)) * 100) /
+        100,
       fibre: c.fibre ?? 0,
       salt: c.salt ?? 0,
       acid: c.acid ?? 0,
@@ -205,4 +218,3 @@ export const isVerb = (verb: string): verb is Verb => Object.hasOwn(handlers, ve
 export function answer<V extends Verb>(verb: V, request: unknown, around: Surroundings = {}): Answers[V] {
   return handlers[verb](request as never, around)
 }
-

@@ -18,11 +18,13 @@ const line = Joi.object({
   quantity: Joi.object({ low: Joi.number().min(0).max(1e6), high: Joi.number().min(0).max(1e6), unit: shortText })
     .allow(null)
     .default(null),
-  grams: Joi.alternatives(
-    grams,
-    Joi.object({ low: grams.default(0), high: grams.default(0), best: grams.required() }),
-  ).default({ low: 0, high: 0, best: 0 }),
+  grams: Joi.alternatives(grams, Joi.object({ low: grams.default(0), high: grams.default(0), best: grams.required() })).default({
+    low: 0,
+    high: 0,
+    best: 0,
+  }),
   ingredient: Joi.string().max(80).allow(null).default(null),
+  named: shortText,
   match: Joi.string().valid('exact', 'likely', 'unsure', 'none').default('exact'),
   prep: shortText.allow(null).default(null),
   optional: Joi.boolean().default(false),
@@ -36,7 +38,9 @@ const oven = Joi.object({
 
 const tin = Joi.object({
   text: shortText.default(''),
-  shape: Joi.string().valid(...TIN_SHAPES).required(),
+  shape: Joi.string()
+    .valid(...TIN_SHAPES)
+    .required(),
   mm: Joi.object().pattern(Joi.string(), Joi.number().min(0).max(2000)).default({}),
   count: Joi.number().integer().min(1).max(500).default(1),
 }).unknown(true)
@@ -44,43 +48,57 @@ const tin = Joi.object({
 /** The structured form that `parse` returns. */
 export const recipeSchema = Joi.object({
   title: Joi.string().max(500).allow('').default('Recipe without a name'),
-  yield: Joi.object({ text: shortText, count: Joi.number().allow(null).default(null) }).unknown(true).allow(null).default(null),
+  yield: Joi.object({ text: shortText, count: Joi.number().allow(null).default(null) })
+    .unknown(true)
+    .allow(null)
+    .default(null),
   tins: Joi.array().items(tin).max(50).default([]),
   oven: Joi.array().items(oven).max(20).default([]),
   parts: Joi.array()
     .items(
       Joi.object({
         name: shortText.default(''),
-        role: Joi.string().valid(...ROLES).default('batter'),
+        role: Joi.string()
+          .valid(...ROLES)
+          .default('batter'),
         lines: Joi.array().items(line).max(MOST_LINES).default([]),
       }).unknown(true),
     )
     .min(1)
     .max(60)
     .required(),
-  method: Joi.array().items(Joi.alternatives(Joi.string().max(5000).allow(''), Joi.object({ text: Joi.string().max(5000).required() }).unknown(true))).max(500).default([]),
+  method: Joi.array()
+    .items(Joi.alternatives(Joi.string().max(5000).allow(''), Joi.object({ text: Joi.string().max(5000).required() }).unknown(true)))
+    .max(500)
+    .default([]),
 }).unknown(true)
 
 const source = {
-  text: Joi.string().max(LONGEST_TEXT).messages({
-    'string.max': `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`,
-    'string.empty': 'There is no text to read: paste a recipe.',
-  }),
+  text: Joi.string()
+    .max(LONGEST_TEXT)
+    .messages({
+      'string.max': `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`,
+      'string.empty': 'There is no text to read: paste a recipe.',
+    }),
   recipe: recipeSchema,
   jsonld: Joi.alternatives(Joi.object().unknown(true), Joi.array(), Joi.string().max(5_000_000)),
 }
 const common = {
-  region: Joi.string().valid(...REGIONS).default('us'),
+  region: Joi.string()
+    .valid(...REGIONS)
+    .default('us'),
   measures: Joi.string().valid('weight', 'us', 'metric'),
   altitudeM: Joi.number().min(-430).max(6000).default(0),
   boxes: Joi.array().max(50),
   family: Joi.string().valid(...CAKE_FAMILIES),
 }
 const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
-  Joi.object({ ...source, ...common, ...more }).xor('text', 'recipe', 'jsonld').messages({
-    'object.missing': 'Give the recipe as text, as recipe or as jsonld.',
-    'object.xor': 'Give the recipe once: as text, as recipe or as jsonld.',
-  })
+  Joi.object({ ...source, ...common, ...more })
+    .xor('text', 'recipe', 'jsonld')
+    .messages({
+      'object.missing': 'Give the recipe as text, as recipe or as jsonld.',
+      'object.xor': 'Give the recipe once: as text, as recipe or as jsonld.',
+    })
 
 const school = Joi.string().valid(...SCHOOL_IDS)
 const id = Joi.string().max(80)
@@ -91,15 +109,24 @@ export const SCHEMAS = {
   balance: recipeRequest(),
   ingredients: Joi.object({ query: Joi.string().max(200).allow('').default(''), region: common.region }),
   reformulate: recipeRequest({
-    goals: Joi.array().items(Joi.string().valid(...GOALS)).max(20).unique().default([]),
+    goals: Joi.array()
+      .items(Joi.string().valid(...GOALS))
+      .max(20)
+      .unique()
+      .default([]),
     amount: Joi.object().pattern(Joi.string().max(40), Joi.number().min(0).max(1)).default({}),
     sweetener: id,
-    avoid: Joi.array().items(Joi.alternatives(Joi.string().valid(...ALLERGENS), id)).max(100).default([]),
+    avoid: Joi.array()
+      .items(Joi.alternatives(Joi.string().valid(...ALLERGENS), id))
+      .max(100)
+      .default([]),
     have: Joi.array()
       .items(Joi.alternatives(id, Joi.object({ ingredient: id.required(), grams: grams.required() })))
       .max(300)
       .default([]),
-    pin: Joi.object().pattern(Joi.string().max(80), Joi.alternatives(grams, Joi.string().valid('keep'))).default({}),
+    pin: Joi.object()
+      .pattern(Joi.string().max(80), Joi.alternatives(grams, Joi.string().valid('keep')))
+      .default({}),
     schools: Joi.alternatives(
       Joi.array().items(school).max(60),
       Joi.object({ use: Joi.array().items(school).default([]), exclude: Joi.array().items(school).default([]) }),

@@ -49,22 +49,48 @@ export function predictCrumb(metrics: Metrics, family: Family, before?: { metric
   const was = before?.metrics
   const eggLost = was ? Math.max(0, (was.eggPct ?? 0) - (metrics.eggPct ?? 0)) : 0
   const score: Record<Trait, [number, number, string[]]> = {
-    tender: [was ? change(was.firmness, metrics.firmness, 0.07) + change(was.setting, metrics.setting, 2.5) : -1.2 * at('firmness'), 0.6, ['firmness', 'setting']],
-    moist: [was ? change(metrics.moisture, was.moisture, 0.3) * 0.7 + change(metrics.fatPct, was.fatPct, 40) * 0.5 : 1.2 * at('moisture'), 0.6, ['moisture', 'fatPct']],
-    fine: [was ? -eggLost / 60 + change(metrics.fatPct, was.fatPct, 60) : -at('lift') * 0.8, 0.4, ['lift', 'fatPct']],
+    tender: [
+      was ? change(was.firmness, metrics.firmness, 0.09) + change(was.setting, metrics.setting, 4.5) : -1.2 * at('firmness'),
+      0.6,
+      ['firmness', 'setting'],
+    ],
+    moist: [
+      was ? change(metrics.moisture, was.moisture, 0.3) * 0.7 + change(metrics.fatPct, was.fatPct, 40) * 0.5 : 1.2 * at('moisture'),
+      0.6,
+      ['moisture', 'fatPct'],
+    ],
+    fine: [was ? -change(metrics.lift, was.lift, 16) : -at('lift') * 0.8, 0.4, ['lift', 'fatPct']],
     light: [was ? change(metrics.lift, was.lift, 14) - eggLost / 70 : at('lift') * 0.7 - at('fatPct') * 0.4, 0.5, ['lift', 'setting']],
-    whole: [was ? change(metrics.setting, was.setting, 1.6) * 0.8 + change(metrics.firmness, was.firmness, 0.2) : at('setting') * 0.5 + 0.6, 0.5, ['setting', 'firmness']],
+    whole: [
+      was ? change(metrics.setting, was.setting, 2.4) * 0.8 + change(metrics.firmness, was.firmness, 0.2) : at('setting') * 0.5 + 0.6,
+      0.5,
+      ['setting', 'firmness'],
+    ],
     gummy: [Math.max(0, at('moisture') - 0.6) + Math.max(0, (1.6 - metrics.setting) * 1.2), 0.5, ['moisture', 'setting']],
     greasy: [was ? change(metrics.fatPer100, was.fatPer100, 5) : at('fatPct') * 0.9, 0.6, ['fatPct']],
-    level: [Math.max(0, at('sugarConcentration') - 0.7) * 2 + Math.max(0, at('lift') - 0.8) - Math.max(0, -0.6 - at('moisture')), 0.4, ['sugarConcentration', 'lift']],
+    level: [
+      Math.max(0, at('sugarConcentration') - 0.7) * 2 + Math.max(0, at('lift') - 0.8) - Math.max(0, -0.6 - at('moisture')),
+      0.4,
+      ['sugarConcentration', 'lift'],
+    ],
     sweet: [was ? change(metrics.sweetness, was.sweetness, 3.5) : (metrics.sweetness - 27) / 6, 0.8, ['sweetness']],
-    brown: [was ? Math.log2((metrics.browningIndex + 0.05) / (was.browningIndex + 0.05)) : (metrics.browningIndex - 4) / 4, 0.4, ['browningIndex']],
+    brown: [
+      was ? Math.log2((metrics.browningIndex + 0.05) / (was.browningIndex + 0.05)) : (metrics.browningIndex - 4) / 4,
+      0.4,
+      ['browningIndex'],
+    ],
   }
   const claims: CrumbClaim[] = []
   for (const [trait, [raw, confidence, because]] of Object.entries(score) as [Trait, [number, number, string[]]][]) {
     const direction = clamp(raw)
     if (direction === 0) continue
-    claims.push({ trait, direction, words: wordsFor(trait, direction, was !== undefined), confidence: Math.min(0.9, confidence + 0.08 * Math.abs(direction)), because })
+    claims.push({
+      trait,
+      direction,
+      words: wordsFor(trait, direction, was !== undefined),
+      confidence: Math.min(0.9, confidence + 0.08 * Math.abs(direction)),
+      because,
+    })
   }
   return claims.sort((a, b) => Math.abs(b.direction) * b.confidence - Math.abs(a.direction) * a.confidence)
 }
@@ -80,5 +106,21 @@ function wordsFor(trait: Trait, direction: number, compared: boolean): string {
   return size <= 0.5 ? `a little ${word}` : size >= 2 ? `very ${word}` : word
 }
 
-const COMPARATIVE: Record<string, string> = { dry: 'drier', firm: 'firmer', fine: 'finer', light: 'lighter', dense: 'denser', gummy: 'gummier', pale: 'paler', lean: 'leaner', rich: 'richer', clean: 'cleaner', 'less sweet': 'less sweet', sweet: 'sweeter', brown: 'browner', moist: 'moister', crumbly: 'more crumbly' }
+const COMPARATIVE: Record<string, string> = {
+  dry: 'drier',
+  firm: 'firmer',
+  fine: 'finer',
+  light: 'lighter',
+  dense: 'denser',
+  gummy: 'gummier',
+  pale: 'paler',
+  lean: 'leaner',
+  rich: 'richer',
+  clean: 'cleaner',
+  'less sweet': 'less sweet',
+  sweet: 'sweeter',
+  brown: 'browner',
+  moist: 'moister',
+  crumbly: 'more crumbly',
+}
 const comparative = (word: string): string => COMPARATIVE[word] ?? `more ${word}`

@@ -1,4 +1,4 @@
-import { Refusal } from '../contract/error'
+import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
 import { readRecipe } from '../recipe/text'
@@ -38,7 +38,23 @@ function findRecipe(value: unknown, depth = 0, seen = new Set<unknown>()): Node 
   return undefined
 }
 
-const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', eacute: 'é', egrave: 'è', ecirc: 'ê' }
+const ENTITIES: Record<string, string> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  deg: '°',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  ndash: '–',
+  mdash: '—',
+  eacute: 'é',
+  egrave: 'è',
+  ecirc: 'ê',
+}
 
 /** Text without tags and entities; never rendered as HTML, only read as words. */
 export function plainWords(value: unknown): string {
@@ -59,7 +75,12 @@ export function plainWords(value: unknown): string {
 
 const words = (value: unknown): string[] =>
   (Array.isArray(value) ? value : [value]).flatMap((v) =>
-    typeof v === 'string' || typeof v === 'number' ? plainWords(v).split('\n').map((s) => s.trim()).filter(Boolean) : [],
+    typeof v === 'string' || typeof v === 'number'
+      ? plainWords(v)
+          .split('\n')
+          .map((s) => s.trim())
+          .filter(Boolean)
+      : [],
   )
 
 function stepsOf(value: unknown, depth = 0): string[] {
@@ -127,14 +148,21 @@ export function writeJsonLd(recipe: Recipe): Record<string, unknown> {
     '@type': 'Recipe',
     name: recipe.title,
     ...(recipe.yield && { recipeYield: recipe.yield.text }),
-    recipeIngredient: recipe.parts.flatMap((p) => [...(several ? [`${p.name}:`] : []), ...p.lines.filter(firstOfItsText).map((l) => l.text)]),
+    recipeIngredient: recipe.parts.flatMap((p) => [
+      ...(several ? [`${p.name}:`] : []),
+      ...p.lines.filter(firstOfItsText).map((l) => l.text),
+    ]),
     recipeInstructions: recipe.method.map((text) => ({ '@type': 'HowToStep', text })),
     ...(recipe.oven[0] && { cookingMethod: `Baking at ${recipe.oven[0].celsius} °C${recipe.oven[0].fan ? ' fan' : ''}` }),
   }
 }
 
 /** A line that named two ingredients stands twice in a part; it is written once. */
-function firstOfItsText(line: { text: string; ingredient: string | null }, index: number, all: { text: string; ingredient: string | null }[]): boolean {
+function firstOfItsText(
+  line: { text: string; ingredient: string | null },
+  index: number,
+  all: { text: string; ingredient: string | null }[],
+): boolean {
   const previous = all[index - 1]
   return !previous || previous.text !== line.text || previous.ingredient === line.ingredient
 }
@@ -147,7 +175,10 @@ export function writeText(recipe: Recipe): string {
   if (recipe.oven.length)
     rows.push(
       `Oven: ${recipe.oven
-        .map((o) => `${o.celsius} °C${o.fan ? ' fan' : ''}${o.minutes ? `, ${o.minutes[0] === o.minutes[1] ? o.minutes[0] : `${o.minutes[0]} to ${o.minutes[1]}`} minutes` : ''}`)
+        .map(
+          (o) =>
+            `${o.celsius} °C${o.fan ? ' fan' : ''}${o.minutes ? `, ${o.minutes[0] === o.minutes[1] ? o.minutes[0] : `${o.minutes[0]} to ${o.minutes[1]}`} minutes` : ''}`,
+        )
         .join(', then ')}`,
     )
   const several = recipe.parts.length > 1

@@ -92,9 +92,7 @@ function forms(grams: number, thing: Measurable, measures: Measures, region: Reg
   const quarterCup = KITCHENS[region].cup / 4
   return [
     ...(ml < quarterCup * 1.4 ? spooned() : []),
-    ...(ml > quarterCup * 0.8
-      ? cups(ml, region).map((c) => ({ grams: c.ml * thing.gramsPerMl, text: c.text, fuss: c.fuss }))
-      : []),
+    ...(ml > quarterCup * 0.8 ? cups(ml, region).map((c) => ({ grams: c.ml * thing.gramsPerMl, text: c.text, fuss: c.fuss })) : []),
   ]
 }
 
@@ -105,13 +103,7 @@ function forms(grams: number, thing: Measurable, measures: Measures, region: Reg
  * @param most how many to return
  * @returns at least one amount; grams of each and its words ("1¼ cups + 1 tbsp", "185 g")
  */
-export function nearestMeasures(
-  grams: number,
-  thing: Measurable,
-  measures: Measures,
-  region: Region,
-  most = 5,
-): Measured[] {
+export function nearestMeasures(grams: number, thing: Measurable, measures: Measures, region: Region, most = 5): Measured[] {
   const all = forms(grams, thing, measures, region).sort(
     (a, b) => Math.abs(a.grams - grams) * (1 + a.fuss) - Math.abs(b.grams - grams) * (1 + b.fuss),
   )

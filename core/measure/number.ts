@@ -24,8 +24,7 @@ const UNICODE = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞'
 const FRACTION = `(?:\\d+\\s*[/⁄]\\s*\\d+|[${UNICODE}])`
 /** Digits with fractions: "2", "2.5", "2,5", "1,000", "1/2", "1 1/2", "1-1/2", "1½", "½". */
 const DIGITS = `(?:\\d+\\s*-\\s*${FRACTION}|\\d+(?:\\s+${FRACTION}|\\s*[${UNICODE}])|${FRACTION}|\\d{1,3}(?:,\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)?)`
-const FRACTION_WORDS =
-  '(?:(?:one|a)\\s+)?(?:half|quarter|third)|(?:two|three)[\\s-](?:thirds|quarters)'
+const FRACTION_WORDS = '(?:(?:one|a)\\s+)?(?:half|quarter|third)|(?:two|three)[\\s-](?:thirds|quarters)'
 const NUMBER_WORDS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'
 const WORDED = `(?:(?:${NUMBER_WORDS}|\\d+)\\s+and\\s+(?:a\\s+)?(?:half|quarter|third)|(?:${FRACTION_WORDS})|${NUMBER_WORDS}|an?)(?![a-z])`
 

@@ -43,8 +43,7 @@ export function readTemperatures(text: string): OvenReading[] {
   for (const [, before, gas, digits, scale, after] of text.matchAll(READING)) {
     const fan = Boolean(before || after)
     if (gas) {
-      const mark =
-        gas === '¼' || /1\s*\/\s*4/.test(gas) ? 0.25 : gas === '½' || /1\s*\/\s*2/.test(gas) ? 0.5 : Number(gas)
+      const mark = gas === '¼' || /1\s*\/\s*4/.test(gas) ? 0.25 : gas === '½' || /1\s*\/\s*2/.test(gas) ? 0.5 : Number(gas)
       found.push({ celsius: Math.round(gasMarkToCelsius(mark)), fan: false, scale: 'gas' })
     } else {
       const inF = scale!.toLowerCase().startsWith('f')
@@ -73,9 +72,7 @@ export function temperatureTrouble(readings: OvenReading[]): string | undefined 
   const [first, ...others] = readings
   if (!first) return undefined
   for (const other of others) {
-    const apart = Math.abs(
-      first.celsius + (first.fan ? FAN_LOWER : 0) - (other.celsius + (other.fan ? FAN_LOWER : 0)),
-    )
+    const apart = Math.abs(first.celsius + (first.fan ? FAN_LOWER : 0) - (other.celsius + (other.fan ? FAN_LOWER : 0)))
     if (apart > SAME_OVEN) {
       return `${first.celsius} °C and ${other.celsius} °C${other.fan ? ' fan' : ''} are not the same oven. Which is right?`
     }

@@ -129,14 +129,7 @@ export interface Ingredient {
 }
 
 export type DietStatus = 'always' | 'label' | 'never'
-export const HARD_NEEDS = [
-  'eggless',
-  'vegan',
-  'dairy-free',
-  'gluten-free',
-  'nut-free',
-  'soy-free',
-] as const
+export const HARD_NEEDS = ['eggless', 'vegan', 'dairy-free', 'gluten-free', 'nut-free', 'soy-free'] as const
 export type HardNeed = (typeof HARD_NEEDS)[number]
 
 const FORBIDDEN: Record<HardNeed, readonly (Allergen | 'animal')[]> = {

@@ -66,12 +66,10 @@ interface Name {
 }
 
 const NAMES: Name[] = PANTRY.flatMap((ingredient) =>
-  [...ingredient.names, ...Object.values(ingredient.called ?? {}), ingredient.id.replace(/-/g, ' ')].map(
-    (name) => {
-      const words = wordsOf(name)
-      return { words, key: words.join(' '), ingredient }
-    },
-  ),
+  [...ingredient.names, ...Object.values(ingredient.called ?? {}), ingredient.id.replace(/-/g, ' ')].map((name) => {
+    const words = wordsOf(name)
+    return { words, key: words.join(' '), ingredient }
+  }),
 )
 const BY_KEY = new Map<string, Ingredient>()
 for (const n of NAMES) if (!BY_KEY.has(n.key)) BY_KEY.set(n.key, n.ingredient)
@@ -135,9 +133,7 @@ export function lookUp(phrase: string): LookUp {
   const core = all.filter((w) => !MANNER.has(w))
   const bare = BY_KEY.get(core.join(' '))
   if (bare) return { ingredient: bare, match: 'exact', choices: [] }
-  const flavoured = runs.find(
-    (r) => SAME_KIND.has(r.ingredient.kind) && rest(r).every((w) => FLAVOURS.has(w)) && r.to >= lastContent(all),
-  )
+  const flavoured = runs.find((r) => SAME_KIND.has(r.ingredient.kind) && rest(r).every((w) => FLAVOURS.has(w)) && r.to >= lastContent(all))
   if (flavoured) return { ingredient: flavoured.ingredient, match: 'likely', choices: [] }
 
   const near = nearest(core.join(' '), 5)
@@ -202,8 +198,7 @@ export function searchPantry(query: string): Ingredient[] {
     for (const n of NAMES) {
       if (n.ingredient !== ingredient) continue
       if (n.key === words.join(' ')) score = Math.max(score, 4)
-      else if (words.every((w) => n.words.some((x) => x.startsWith(w))))
-        score = Math.max(score, 3 - 0.1 * n.words.length)
+      else if (words.every((w) => n.words.some((x) => x.startsWith(w)))) score = Math.max(score, 3 - 0.1 * n.words.length)
     }
     if (score) scored.push({ ingredient, score })
   }

@@ -4,7 +4,21 @@ import type { Ingredient } from './ingredient'
 import { density, pieceGrams } from './pantry'
 
 const BY_SPOON = new Set(['leavener', 'salt', 'flavour'])
-const SPOONED_IDS = new Set(['xanthan-gum', 'guar-gum', 'psyllium-husk', 'cream-of-tartar', 'vinegar', 'lemon-juice', 'egg-replacer-powder', 'agar', 'gelatine', 'lecithin', 'citric-acid', 'flaxseed-ground', 'chia-seed'])
+const SPOONED_IDS = new Set([
+  'xanthan-gum',
+  'guar-gum',
+  'psyllium-husk',
+  'cream-of-tartar',
+  'vinegar',
+  'lemon-juice',
+  'egg-replacer-powder',
+  'agar',
+  'gelatine',
+  'lecithin',
+  'citric-acid',
+  'flaxseed-ground',
+  'chia-seed',
+])
 
 /** What a kitchen needs to know to measure an ingredient. */
 export function measurableOf(ingredient: Ingredient, region: Region): Measurable {

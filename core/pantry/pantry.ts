@@ -51,11 +51,7 @@ export function nameOf(ingredient: Ingredient, region: Region): string {
 }
 
 /** Shell-free grams of one piece, or `undefined` where it has no usual piece. */
-export function pieceGrams(
-  ingredient: Ingredient,
-  region: Region,
-  size?: EggSize,
-): number | undefined {
+export function pieceGrams(ingredient: Ingredient, region: Region, size?: EggSize): number | undefined {
   if (ingredient.ofEgg) {
     const kitchen = KITCHENS[region]
     return kitchen.egg[size ?? kitchen.usualEgg] * ingredient.ofEgg

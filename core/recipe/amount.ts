@@ -47,8 +47,7 @@ function firstMeasured(text: string): { amount: number; unit: Unit } | undefined
   return fallback
 }
 
-const sizeOf = (word: string): EggSize =>
-  /extra|x/i.test(word) ? 'extra-large' : (word.toLowerCase().replace(/-?sized?$/, '') as EggSize)
+const sizeOf = (word: string): EggSize => (/extra|x/i.test(word) ? 'extra-large' : (word.toLowerCase().replace(/-?sized?$/, '') as EggSize))
 
 /**
  * Reads the amount that a line starts with.

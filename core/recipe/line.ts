@@ -4,7 +4,7 @@ import { UNIT_PATTERN } from '../measure/unit'
 import type { Ingredient } from '../pantry/ingredient'
 import { lookUp, type LookUp } from '../pantry/lookup'
 import { nameOf, need, packageGrams } from '../pantry/pantry'
-import { readAmount, type WrittenAmount } from './amount'
+import { readAmount } from './amount'
 import type { Line, Question } from './recipe'
 import { weigh } from './weigh'
 
@@ -16,7 +16,8 @@ export interface ReadLine {
 
 const BULLET = /^\s*(?:[-*•–—▢☐□◦‣·✓]\s*|\[\s?\]\s*)+(?=\S)/
 const OPTIONAL = /\(?\b(?:optional|if (?:you )?(?:like|wish|desired))\b\)?[:,]?/i
-const TO_TASTE = /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorati\w+|the tin|the pan)|as needed|to serve|to decorate|to finish)\b/i
+const TO_TASTE =
+  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorati\w+|the tin|the pan)|as needed|to serve|to decorate|to finish)\b/i
 const CITRUS = '(lemon|lime|orange|grapefruit|clementine|mandarin)s?'
 const OF_CITRUS = new RegExp(
   `^(?:the\\s+)?(?:(?:finely|freshly)\\s+)?(?:grated\\s+|squeezed\\s+)?(juice|zest|rind|peel)(?:\\s*(?:and|&|\\+)\\s*(juice|zest|rind|peel))?\\s+(?:of|from)\\s+(${NUMBER_PATTERN})?(?:\\s+an?\\s+)?\\s*(small|medium|large)?\\s*(?:unwaxed\\s+|organic\\s+)?${CITRUS}\\b`,
@@ -57,7 +58,11 @@ export function readLine(text: string, region: Region): ReadLine {
   const own = withoutBullet(text)
   const plain = plainText(own)
   const optional = OPTIONAL.test(plain)
-  const body = plain.replace(OPTIONAL, ' ').replace(/\(\s*\)/g, ' ').replace(/\s+/g, ' ').trim()
+  const body = plain
+    .replace(OPTIONAL, ' ')
+    .replace(/\(\s*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
   const citrus = readCitrus(body, own, optional)
   if (citrus) return citrus
 
@@ -98,8 +103,7 @@ function readCitrus(body: string, text: string, optional: boolean): ReadLine | u
     })
   }
   if (/zest|rind|peel/i.test(wanted)) add('zest', (need('zest').pieces?.each ?? 5) * (fruit === 'lime' ? 0.6 : 1))
-  if (/juice/i.test(wanted))
-    add(/lemon|lime/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1))
+  if (/juice/i.test(wanted)) add(/lemon|lime/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1))
   return { lines, questions: [] }
 }
 
@@ -121,7 +125,7 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
     }
   }
   const vague = /^(?:some|enough|a little|a bit of|a few|plenty of|extra|more)\s+/i
-  const { found, prep } = nameIn(phrase.replace(vague, ''))
+  const { found, prep, named } = nameIn(phrase.replace(vague, ''))
   const ingredient = found.ingredient
   const questions: ReadLine['questions'] = []
   const choices = (ids: Ingredient[]) => ids.map((i) => ({ value: i.id, label: nameOf(i, region) }))
@@ -130,6 +134,7 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
     quantity: null,
     grams: { low: 0, high: 0, best: 0 },
     ingredient: ingredient?.id ?? null,
+    named,
     match: found.match,
     prep,
     optional,
@@ -144,8 +149,7 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
       choices: choices(ingredient ? [ingredient, ...found.choices] : found.choices),
     })
   if (!amount) {
-    const matters =
-      ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !TO_TASTE.test(body) && !optional
+    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !TO_TASTE.test(body) && !optional
     if (matters)
       questions.push({
         line: 0,
@@ -180,11 +184,20 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
 }
 
 /** The ingredient in a phrase and what is left as preparation. */
-function nameIn(phrase: string): { found: LookUp; prep: string | null } {
-  const noted = phrase.replace(/\([^()]*\)?/g, ' ').replace(/\s+/g, ' ').trim()
+function nameIn(phrase: string): { found: LookUp; prep: string | null; named: string } {
+  const noted = phrase
+    .replace(/\([^()]*\)?/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
   const cut = noted.search(/[,;]|\s[-–—]\s|\s\bto bring\b|\s(?:for|to) (?:dust|greas|sprinkl|decorat|serv|bring|loosen|bind)/i)
   const name = (cut >= 0 ? noted.slice(0, cut) : noted).trim()
-  const after = cut >= 0 ? noted.slice(cut).replace(/^[\s,;–—-]+/, '').trim() : ''
+  const after =
+    cut >= 0
+      ? noted
+          .slice(cut)
+          .replace(/^[\s,;–—-]+/, '')
+          .trim()
+      : ''
   const first = name.split(/\s+or\s+|\s*\/\s*/)[0]!
   const tries = [name, first, noted.replace(/[,;]/g, ' ')]
   let best: LookUp | undefined
@@ -193,13 +206,15 @@ function nameIn(phrase: string): { found: LookUp; prep: string | null } {
     if (!best || rank(found) > rank(best)) best = found
     if (best.match === 'exact') break
   }
-  return { found: best!, prep: after || mannerOf(name) }
+  return { found: best!, prep: after || mannerOf(name), named: name }
 }
 
 const rank = (l: LookUp): number => ['none', 'unsure', 'likely', 'exact'].indexOf(l.match)
 
 /** Words such as "softened" or "melted" before the name are preparation as well. */
 function mannerOf(name: string): string | null {
-  const hit = /\b(softened|soft|melted|cold|room temperature|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot)\b/i.exec(name)
+  const hit = /\b(softened|soft|melted|cold|room temperature|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot)\b/i.exec(
+    name,
+  )
   return hit ? hit[1]!.toLowerCase() : null
 }

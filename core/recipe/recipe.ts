@@ -22,6 +22,8 @@ export interface Line {
   quantity: Quantity | null
   grams: Grams
   ingredient: string | null
+  /** What the baker calls it: the words of the line without amount and preparation. */
+  named?: string
   match: Match
   prep: string | null
   optional: boolean
@@ -33,18 +35,7 @@ export interface Part {
   lines: Line[]
 }
 
-export const TIN_SHAPES = [
-  'round',
-  'square',
-  'rect',
-  'loaf',
-  'ring',
-  'fluted',
-  'cupcake',
-  'sheet',
-  'crepe',
-  'bowl',
-] as const
+export const TIN_SHAPES = ['round', 'square', 'rect', 'loaf', 'ring', 'fluted', 'cupcake', 'sheet', 'crepe', 'bowl'] as const
 export type TinShape = (typeof TIN_SHAPES)[number]
 
 export interface Tin {

@@ -17,13 +17,17 @@ const ROLE_WORDS: [Role, RegExp][] = [
   ['frosting', /\b(frosting|icing|butter\s?cream|ganache|glaze|drizzle|butter icing|whipped cream|coating)\b/i],
   ['topping', /\b(topping|crumble|streusel|decorat\w*|garnish|to finish|to serve|to top)\b/i],
   ['crust', /\b(crust|base|pastry|shell|crumb base|biscuit base)\b/i],
-  ['batter', /\b(cakes?|sponges?|batter|muffins?|loaf|cupcakes?|layers?|dough|wet|dry|torte|gateau|bundt|traybake|brownies?|cr[eê]pes?|cheesecake|genoise|roll|buns?|scones?)\b/i],
+  [
+    'batter',
+    /\b(cakes?|sponges?|batter|muffins?|loaf|cupcakes?|layers?|dough|wet|dry|torte|gateau|bundt|traybake|brownies?|cr[eê]pes?|cheesecake|genoise|roll|buns?|scones?)\b/i,
+  ],
 ]
 
 const METHOD_HEADING = /^(?:#+\s*)?(?:method|directions?|instructions?|steps|preparation|how to make(?: it)?|to make|procedure)\s*:?\s*$/i
 const INGREDIENTS_HEADING = /^(?:#+\s*)?(?:the\s+)?(?:ingredients?|you(?: wi|')ll need|what you need)\s*:?\s*$/i
 const NOTES_HEADING = /^(?:#+\s*)?(?:notes?|tips?|storage|nutrition(?: facts)?|equipment)\s*:?\s*$/i
-const META = /^(makes|serves|servings?|yields?|portions?|tins?|pans?|oven|bake at|prep(?:aration)? time|cook(?:ing)? time|bak(?:e|ing) time|total time)\b\s*:?\s*(.*)$/i
+const META =
+  /^(makes|serves|servings?|yields?|portions?|tins?|pans?|oven|bake at|prep(?:aration)? time|cook(?:ing)? time|bak(?:e|ing) time|total time)\b\s*:?\s*(.*)$/i
 const VERB =
   /^(?:cream|beat|whisk|mix|stir|fold|add|bake|preheat|pre-heat|heat|pour|combine|sift|melt|whip|line|grease|put|place|spread|let|cool|set|blend|using|when|then|meanwhile|once|transfer|divide|leave|remove|chill|turn|in a|in the|make|scrape|warm|bring|sprinkle|serve|decorate|rub|knead|roll|cut|sandwich|fill|drizzle|dust|boil|simmer|toss|soak|mash|process|pulse|take|allow|tip|spoon|scoop|butter the|flour the|top|first|next|finally|now|while|after|separate|dissolve|gently|slowly|gradually|alternate|test|freeze|refrigerate|store)\b/i
 
@@ -35,7 +39,11 @@ export function roleOf(heading: string): Role | undefined {
 const startsWithAmount = (text: string, region: Region): boolean => readAmount(text, region) !== undefined
 
 function isHeading(line: string, next: string | undefined, region: Region): string | undefined {
-  if (/^#+\s*\S/.test(line)) return line.replace(/^#+\s*/, '').replace(/:$/, '').trim()
+  if (/^#+\s*\S/.test(line))
+    return line
+      .replace(/^#+\s*/, '')
+      .replace(/:$/, '')
+      .trim()
   if (/^optional\s*:/i.test(line)) return undefined
   const colon = /^(.{1,70}):$/.exec(line)
   if (colon && !startsWithAmount(line, region)) return colon[1]!.trim()
@@ -155,7 +163,10 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
         return
       }
       mode = 'lines'
-      open(heading.replace(/^for (?:the )?/i, '').replace(/^./, (c) => c.toUpperCase()), roleOf(heading) ?? 'other')
+      open(
+        heading.replace(/^for (?:the )?/i, '').replace(/^./, (c) => c.toUpperCase()),
+        roleOf(heading) ?? 'other',
+      )
       return
     }
     if (mode === 'notes') return
@@ -292,6 +303,9 @@ function looksLikeIcing(p: Part): boolean {
   if (!total) return false
   const flour = massOfKinds(p, (id, kind) => kind === 'flour' || kind === 'mix' || id === 'egg-whole')
   const icing = massOfKinds(p, (id) => id === 'sugar-icing')
-  const ganache = massOfKinds(p, (id) => id.startsWith('chocolate') || id.startsWith('cream-') || id === 'plant-cream' || id === 'coconut-cream')
+  const ganache = massOfKinds(
+    p,
+    (id) => id.startsWith('chocolate') || id.startsWith('cream-') || id === 'plant-cream' || id === 'coconut-cream',
+  )
   return flour / total < 0.08 && (icing / total > 0.3 || ganache / total > 0.7)
 }

@@ -37,7 +37,10 @@ export function readTin(text: string): Tin | undefined {
     .replace(/\s+/g, ' ')
   let count = 1
   const times = /\bx\s?(\d{1,2})\b(?!\s*(?:cm|mm|in\b|\.\d|x|\d))\s*$/i.exec(t)
-  const sides = /(\d+(?:[.,]\d+)?)\s*(cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?)(?:\s*(?:cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?))?\s*(cm|mm|in)?/i.exec(t)
+  const sides =
+    /(\d+(?:[.,]\d+)?)\s*(cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?)(?:\s*(?:cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?))?\s*(cm|mm|in)?/i.exec(
+      t,
+    )
   if (times && !(sides && sides.index + sides[0].length >= t.length && !/[a-z]\s*x/i.test(t))) {
     count = Number(times[1])
     t = t.slice(0, times.index).trim()
@@ -57,7 +60,10 @@ export function readTin(text: string): Tin | undefined {
   }
   const mmOf = (value: string, unit: string | undefined, fallback: number) =>
     Math.round(Number(value.replace(',', '.')) * (unit === 'mm' ? 1 : unit === 'cm' ? 10 : unit === 'in' ? INCH : fallback))
-  const again = /(\d+(?:[.,]\d+)?)\s*(cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?)(?:\s*(?:cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?))?\s*(cm|mm|in)?/i.exec(t)
+  const again =
+    /(\d+(?:[.,]\d+)?)\s*(cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?)(?:\s*(?:cm|mm|in)?\s*(?:x|by)\s*(\d+(?:[.,]\d+)?))?\s*(cm|mm|in)?/i.exec(
+      t,
+    )
   if (again) {
     const unit = (again[5] ?? again[2])?.toLowerCase()
     // Without a unit, sides up to 20 are inches and above are centimetres.

@@ -42,20 +42,14 @@ function fillingOf(ingredient: Ingredient, manner: string, words: string): Filli
  * @param words the words after the amount, for "sifted" and "packed"
  * @param region whose cups, spoons, eggs and packages
  */
-export function weigh(
-  amount: WrittenAmount,
-  ingredient: Ingredient | null,
-  words: string,
-  region: Region,
-): Weighing {
+export function weigh(amount: WrittenAmount, ingredient: Ingredient | null, words: string, region: Region): Weighing {
   const range = (one: number, [below, above]: readonly [number, number]): Grams => ({
     low: amount.low * one * (1 - below),
     high: amount.high * one * (1 + above),
     best: ((amount.low + amount.high) / 2) * one,
   })
   const sure = { assumedPackage: false, unweighable: false }
-  const perMl = () =>
-    ingredient ? density(ingredient, fillingOf(ingredient, amount.manner, words)) : UNKNOWN_DENSITY
+  const perMl = () => (ingredient ? density(ingredient, fillingOf(ingredient, amount.manner, words)) : UNKNOWN_DENSITY)
   const measured = (m: { amount: number; unit: { kind: string; size?: unknown } }) => {
     const size = unitSize(m.unit as never, region) ?? 1
     return m.amount * size * (m.unit.kind === 'volume' ? perMl() : 1)
@@ -72,8 +66,7 @@ export function weigh(
     const one = unitSize(unit, region)! * perMl()
     const heaped = /heap|rounded/.test(amount.manner) ? 1.4 : amount.manner === 'scant' ? 0.93 : 1
     const poured = ingredient?.gramsPerMl.poured !== undefined
-    const spread =
-      unit.id === 'tsp' || unit.id === 'tbsp' ? SPREAD.spoon : poured ? SPREAD.volume : SPREAD.powder
+    const spread = unit.id === 'tsp' || unit.id === 'tbsp' ? SPREAD.spoon : poured ? SPREAD.volume : SPREAD.powder
     return { ...sure, grams: range(one * heaped, spread) }
   }
   if (unit?.kind === 'package') {

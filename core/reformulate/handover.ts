@@ -32,7 +32,8 @@ const FLAVOUR: Record<string, number> = { egg: 0.3, dairy: 0.25, fat: 0.35, coco
 const jobOf: Record<Job, (m: Mass, id: string) => number> = {
   set: (m) => m.setting,
   moisture: (m) => m.water,
-  lift: (m, id) => m.co2 + 0.5 * m.base + (id.startsWith('egg-') ? EGG_AIR * m.total : id === 'aquafaba' ? AQUAFABA_AIR * m.total : 0) + 0.25 * m.acid,
+  lift: (m, id) =>
+    m.co2 + 0.5 * m.base + (id.startsWith('egg-') ? EGG_AIR * m.total : id === 'aquafaba' ? AQUAFABA_AIR * m.total : 0) + 0.25 * m.acid,
   emulsify: (m) => m.emulsifier,
   richness: (m) => m.fat + 0.3 * m.milkProtein,
   sweetness: (m) => m.sweet,
@@ -45,17 +46,31 @@ const jobOf: Record<Job, (m: Mass, id: string) => number> = {
 /** Below this share of the whole recipe's job, losing it is not worth a word. */
 const NEGLIGIBLE = 0.12
 
+/** What a baker would mention first: a cake that falls apart before one that is paler. */
+const MATTERS: Record<Job, number> = {
+  set: 1,
+  lift: 1,
+  moisture: 0.9,
+  emulsify: 0.3,
+  richness: 0.4,
+  sweetness: 0.4,
+  tenderness: 0.6,
+  browning: 0.25,
+  flavour: 0.3,
+  body: 0.3,
+}
+
 const SAYS: Record<Job, string> = {
-  set: 'of the setting is not taken over: a more fragile crumb',
-  moisture: 'of the moisture is not taken over',
-  lift: 'of the lift is not taken over: a closer crumb',
-  emulsify: 'of the emulsifying is not taken over: mix a little longer',
-  richness: 'of the richness is not taken over',
-  sweetness: 'of the sweetness is not taken over',
-  tenderness: 'of the tenderness is not taken over',
-  browning: 'of the browning is not taken over: a paler crust',
-  flavour: 'of the flavour is not taken over',
-  body: 'of the body is not taken over',
+  set: 'of the setting is left undone: a more fragile crumb',
+  moisture: 'of the moisture is left undone',
+  lift: 'of the lift is left undone: a closer crumb',
+  emulsify: 'of the emulsifying is left undone: mix a little longer',
+  richness: 'of its richness goes missing',
+  sweetness: 'of its sweetness goes missing',
+  tenderness: 'of its tenderness goes missing',
+  browning: 'of its browning goes missing: a paler crust',
+  flavour: 'of its flavour goes missing',
+  body: 'of its body goes missing',
 }
 
 export interface Change {
@@ -104,7 +119,7 @@ export function handOver(changes: readonly Change[]): { handover: Handed[]; undo
     if (job === 'tenderness' && tenderEnough) continue
     if (share >= 0.08) undone.push({ job, share, message: `${fractionWord(share)} ${SAYS[job]}` })
   }
-  return { handover, undone: undone.sort((a, b) => b.share - a.share) }
+  return { handover, undone: undone.sort((a, b) => b.share * MATTERS[b.job] - a.share * MATTERS[a.job]) }
 }
 
 function fractionWord(share: number): string {

@@ -19,7 +19,12 @@ export function ownMeasure(line: Line): string {
   if (!q) return `${Math.round(line.grams.best)} g`
   const number = q.low === q.high ? writeNumber(q.low) : `${writeNumber(q.low)}–${writeNumber(q.high)}`
   if (q.unit === 'piece') return number
-  const plural = ['cup', 'stick', 'can', 'packet', 'pint', 'quart', 'sheet'].includes(q.unit) && q.high > 1 ? 's' : q.unit === 'box' && q.high > 1 ? 'es' : ''
+  const plural =
+    ['cup', 'stick', 'can', 'packet', 'pint', 'quart', 'sheet'].includes(q.unit) && q.high > 1
+      ? 's'
+      : q.unit === 'box' && q.high > 1
+        ? 'es'
+        : ''
   return `${number} ${q.unit}${plural}`
 }
 

@@ -107,7 +107,7 @@ const BOTTOM: Record<Banded, (m: Mass) => number> = {
 }
 
 /** Where a ratio should come to lie: near the old character, inside the band, and two thirds of the way to the family's own aim when the family changes. */
-export function aimFor(key: Banded, old: number | undefined, band: Band | undefined, familyAim: number | undefined): number | undefined {
+export function aimFor(old: number | undefined, band: Band | undefined, familyAim: number | undefined): number | undefined {
   if (!band) return old
   const width = band.high - band.low
   const middle = (band.low + band.high) / 2
@@ -142,7 +142,10 @@ export function buildProblem(input: ProblemInput): Problem {
   const model = modelOf(family)
   const profiles = variables.map((v) => profileOf(v.ingredient, v.melted))
   const problem: Problem = { family, variables, profiles, fixed, rows: [], gas: undefined }
-  const guess = sumOf(problem, variables.map((v) => v.start))
+  const guess = sumOf(
+    problem,
+    variables.map((v) => v.start),
+  )
   // A profile is the mass of one gram, so the ratio functions read it as it is.
   const unit: Mass[] = profiles
 
@@ -152,8 +155,7 @@ export function buildProblem(input: ProblemInput): Problem {
     const row = (value: number, weight: number, kind: Row['kind'], sign: number, key: string) => {
       const scale = sign / (d0 * a.tolerance)
       const coefficients = new Float64Array(variables.length)
-      for (let i = 0; i < variables.length; i++)
-        coefficients[i] = scale * (a.top(unit[i]!) - value * a.bottom(unit[i]!))
+      for (let i = 0; i < variables.length; i++) coefficients[i] = scale * (a.top(unit[i]!) - value * a.bottom(unit[i]!))
       problem.rows.push({ key, coefficients, constant: scale * (a.top(fixed) - value * a.bottom(fixed)), weight, kind })
     }
     row(a.value, a.weight, 'aim', 1, a.key)
@@ -168,10 +170,18 @@ export function buildProblem(input: ProblemInput): Problem {
     const band = model.bands[key]
     const old = key === 'acidBalance' ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
-    const value = wished ?? aimFor(key, old, band, moved ? model.aims?.[key] : undefined)
+    const value = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined)
     const weight = WEIGHT[key] ?? 0
     if (value === undefined || !weight || (!band && model.basis === 'flour' && /Per100$/.test(key))) continue
-    addRatio({ key, value, weight: wished === undefined ? weight : weight * 2.5, band, tolerance: TOLERANCE[key], top: TOP[key], bottom: BOTTOM[key] })
+    addRatio({
+      key,
+      value,
+      weight: wished === undefined ? weight : weight * 2.5,
+      band,
+      tolerance: TOLERANCE[key],
+      top: TOP[key],
+      bottom: BOTTOM[key],
+    })
   }
   const baked = 1 - model.bakeLoss
   addRatio({
@@ -193,7 +203,7 @@ export function buildProblem(input: ProblemInput): Problem {
     })
   if (model.bands.lift && guess.flour > 0) {
     const old = before.lift
-    const aim = wishes.lift ?? aimFor('lift', old, model.bands.lift, moved ? model.aims?.lift : undefined)!
+    const aim = wishes.lift ?? aimFor(old, model.bands.lift, moved ? model.aims?.lift : undefined)!
     problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour }
   }
   return problem

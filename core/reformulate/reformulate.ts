@@ -49,7 +49,9 @@ export interface ReformulateRequest {
 const FAULT_COST = 60
 const CAUTION_COST = 7
 const UNDONE_COST = 2.5
-const EFFORT_COST = 0.9
+/** Of a school's standing; the balance counts by its root, so that a near miss and a miss lie apart but do not drown the rest. */
+const STANDING_COST = 3
+const BALANCE_COST = 3
 const BUY_COST = 0.55
 /** Solved combinations that are worth rounding, as a multiple of the options asked for. */
 const ROUND_MORE = 1.35
@@ -85,7 +87,8 @@ export function reformulate(request: ReformulateRequest): Reformulation {
   const insisted = request.schools.use.filter((id) => SCHOOLS.some((s) => s.id === id))
   const eggForbidden = situation.places.some((p) => p.inBatter && p.ingredient.kind === 'egg' && forbidden(p.ingredient, rules))
   const eggsGo =
-    situation.eggGrams > 0 && (eggForbidden || request.goals.some((g) => EGG_GOALS.includes(g)) || (request.goals.length === 0 && insisted.length > 0))
+    situation.eggGrams > 0 &&
+    (eggForbidden || request.goals.some((g) => EGG_GOALS.includes(g)) || (request.goals.length === 0 && insisted.length > 0))
   const finish = (options: Option[], impossible: Reformulation['impossible'], combinations: number, solved: number): Reformulation => ({
     options,
     impossible,
@@ -121,8 +124,13 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     })
     const optimum = solve(problem)
     if (!optimum) continue
-    const extra = (combination.egg?.effort ?? 0) * EFFORT_COST + [...new Set(combination.standIns.values())].length * 0.2
-    solved.push({ combination, draft: d, problem, optimum, cost: objective(problem, optimum) + extra })
+    solved.push({
+      combination,
+      draft: d,
+      problem,
+      optimum,
+      cost: BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * (combination.egg?.standing ?? 0),
+    })
   }
   solved.sort((a, b) => a.cost - b.cost)
   const seen = new Set<string>()
@@ -147,8 +155,23 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     return finish([], { because: because.length ? because : faults, nearest: best }, combinations.length, solved.length)
   }
   if (!options.length)
-    return finish([], { because: [{ code: 'no-school', message: 'No school fits these needs and limits: loosen a pin, a limit or the list of what to avoid.' }], nearest: null }, combinations.length, solved.length)
-  return finish((sound.length ? [...sound, ...options.filter((o) => !sound.includes(o))] : options).slice(0, request.limit), null, combinations.length, solved.length)
+    return finish(
+      [],
+      {
+        because: [
+          { code: 'no-school', message: 'No school fits these needs and limits: loosen a pin, a limit or the list of what to avoid.' },
+        ],
+        nearest: null,
+      },
+      combinations.length,
+      solved.length,
+    )
+  return finish(
+    (sound.length ? [...sound, ...options.filter((o) => !sound.includes(o))] : options).slice(0, request.limit),
+    null,
+    combinations.length,
+    solved.length,
+  )
 }
 
 /** A cake that is hardly anything but egg foam has no eggless form worth the name (science §4). */
@@ -158,29 +181,43 @@ const FOAM_ONLY_FAT = 12
 function hopeless(s: Situation): { code: string; message: string }[] {
   const { eggPct = 0, fatPct = 0 } = s.metrics
   if (s.family === 'foam' && eggPct > FOAM_ONLY_EGG && fatPct < FOAM_ONLY_FAT)
-    return [{ code: 'foam-is-all', message: 'This cake is little else than egg foam with some flour to set it. Without egg there is no such cake: nothing else whips up, sets in the oven and stays up.' }]
+    return [
+      {
+        code: 'foam-is-all',
+        message:
+          'This cake is little else than egg foam with some flour to set it. Without egg there is no such cake: nothing else whips up, sets in the oven and stays up.',
+      },
+    ]
   return []
 }
 
 /** For each forbidden ingredient its possible stand-ins; ingredients with the same table choose together. */
-function standInMenus(s: Situation, rules: Rules, eggsGo: boolean, blocked: { code: string; message: string }[], request: ReformulateRequest): Map<readonly StandIn[], string[]> {
+function standInMenus(
+  s: Situation,
+  rules: Rules,
+  eggsGo: boolean,
+  blocked: { code: string; message: string }[],
+  request: ReformulateRequest,
+): Map<readonly StandIn[], string[]> {
   const menus = new Map<readonly StandIn[], string[]>()
   const byTable = new Map<readonly StandIn[], readonly StandIn[]>()
   for (const p of s.places) {
     if (!forbidden(p.ingredient, rules)) continue
     if (p.ingredient.kind === 'egg' && p.inBatter && eggsGo) continue
-    const table = (p.ingredient.kind === 'egg' && !p.inBatter ? EGG_OUTSIDE_BATTER[p.ingredient.id] : undefined) ?? STAND_INS[p.ingredient.id] ?? []
+    const table =
+      (p.ingredient.kind === 'egg' && !p.inBatter ? EGG_OUTSIDE_BATTER[p.ingredient.id] : undefined) ?? STAND_INS[p.ingredient.id] ?? []
     let allowed = byTable.get(table)
     if (!allowed) {
       allowed = table.filter(
-        (t) =>
-          t.brings.every((b) => !forbidden(need(b.ingredient), rules)) &&
-          !(t.school && request.schools.exclude.includes(t.school)),
+        (t) => t.brings.every((b) => !forbidden(need(b.ingredient), rules)) && !(t.school && request.schools.exclude.includes(t.school)),
       )
       byTable.set(table, allowed)
     }
     if (!allowed.length) {
-      blocked.push({ code: 'no-stand-in', message: `Nothing in the pantry can take the place of ${nameOf(p.ingredient, request.region)} under these needs.` })
+      blocked.push({
+        code: 'no-stand-in',
+        message: `Nothing in the pantry can take the place of ${nameOf(p.ingredient, request.region)} under these needs.`,
+      })
       continue
     }
     const ids = menus.get(allowed) ?? []
@@ -213,28 +250,76 @@ interface Outcome {
   why: { code: string; message: string }[]
 }
 
-function describe(s: Situation, solved: Solved, rounded: Rounded, request: ReformulateRequest, rules: Rules, measures: Measures, have: ReadonlySet<string>): Option {
+function describe(
+  s: Situation,
+  solved: Solved,
+  rounded: Rounded,
+  request: ReformulateRequest,
+  rules: Rules,
+  measures: Measures,
+  have: ReadonlySet<string>,
+): Option {
   const { variables } = solved.problem
-  const outcomes = variables.map((v, i): Outcome => ({ key: v.key, ingredient: v.ingredient.id, from: v.from, to: rounded.grams[i]!, kitchen: rounded.texts[i]!, replaces: v.replaces, why: v.why }))
+  const outcomes = variables.map((v, i): Outcome => ({
+    key: v.key,
+    ingredient: v.ingredient.id,
+    from: v.from,
+    to: rounded.grams[i]!,
+    kitchen: rounded.texts[i]!,
+    replaces: v.replaces,
+    why: v.why,
+  }))
   const egg = solved.combination.egg
-  return assemble(s, outcomes, solved.draft.removed, solved.draft.family, solved.combination, request, rules, measures, have, rounded.cost + (egg?.effort ?? 0) * EFFORT_COST)
+  return assemble(
+    s,
+    outcomes,
+    solved.draft.removed,
+    solved.draft.family,
+    solved.combination,
+    request,
+    rules,
+    measures,
+    have,
+    BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * (egg?.standing ?? 0),
+  )
 }
 
 const REASON_DIRECTION = (from: number, to: number): string => (to > from ? 'more' : 'less')
 
 /** Why an amount of what the recipe already had moved, in a baker's words. */
-function reasonFor(ingredient: string, from: number, to: number, s: Situation, egg: boolean): { code: string; message: string } {
+function reasonFor(ingredient: string, from: number, to: number, egg: boolean): { code: string; message: string } {
   const kind = ingredientOf(ingredient)?.kind
   const way = REASON_DIRECTION(from, to)
-  if (kind === 'fat') return way === 'less' ? { code: 'less-to-hold', message: 'less fat, because less sets the crumb now' } : { code: 'tenderness', message: 'a little more, to keep it tender' }
-  if (kind === 'sugar' || kind === 'syrup') return way === 'less' ? { code: 'sets-in-time', message: 'less sugar, so that it sets before it sinks' } : { code: 'sweetness', message: 'more, to keep it as sweet' }
-  if (kind === 'leavener') return way === 'more' ? { code: 'lift', message: egg ? 'more lift, since no foam carries it' : 'to bring the lift into range' } : { code: 'lift', message: 'less, since other gas takes over' }
-  if (kind === 'flour' || kind === 'starch') return { code: 'structure', message: way === 'more' ? 'more flour to hold what the eggs held' : 'a little less, to keep it moist' }
+  if (kind === 'fat')
+    return way === 'less'
+      ? { code: 'less-to-hold', message: 'less to hold, since less sets the crumb' }
+      : { code: 'tenderness', message: 'a little more, to keep it tender' }
+  if (kind === 'sugar' || kind === 'syrup')
+    return way === 'less'
+      ? { code: 'sets-in-time', message: 'less, so that it sets before it sinks' }
+      : { code: 'sweetness', message: 'more, to keep it as sweet' }
+  if (kind === 'leavener')
+    return way === 'more'
+      ? { code: 'lift', message: egg ? 'more, since no foam carries it' : 'to bring the lift into range' }
+      : { code: 'lift', message: 'less, since other gas takes over' }
+  if (kind === 'flour' || kind === 'starch')
+    return { code: 'structure', message: way === 'more' ? 'more flour to hold what the eggs held' : 'a little less, to keep it moist' }
   if (kind === 'acid') return { code: 'acid', message: 'to meet the soda' }
-  return { code: 'moisture', message: way === 'more' ? 'more liquid, for the water that left' : 'less liquid, since other things bring water' }
+  return { code: 'moisture', message: way === 'more' ? 'more, for the water that left' : 'less, since others bring water' }
 }
 
-function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string>, family: Family, combination: Combination, request: ReformulateRequest, rules: Rules, measures: Measures, have: ReadonlySet<string>, cost: number): Option {
+function assemble(
+  s: Situation,
+  outcomes: Outcome[],
+  removed: ReadonlySet<string>,
+  family: Family,
+  combination: Combination,
+  request: ReformulateRequest,
+  rules: Rules,
+  measures: Measures,
+  have: ReadonlySet<string>,
+  cost: number,
+): Option {
   const { region } = request
   const egg = combination.egg
   const lines: OptionLine[] = []
@@ -249,7 +334,19 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
     addedPlaced = true
     for (const o of added) {
       const kitchen = o.kitchen ?? kitchenOf(o.ingredient, o.to, measures, region)
-      lines.push({ part: s.recipe.parts[part]!.name, partIndex: part, ingredient: o.ingredient, name: name(o.ingredient), from: 0, to: round1(o.to), kitchen, was: '', status: 'added', replaces: [...new Set(o.replaces)], why: o.why })
+      lines.push({
+        part: s.recipe.parts[part]!.name,
+        partIndex: part,
+        ingredient: o.ingredient,
+        name: name(o.ingredient),
+        from: 0,
+        to: round1(o.to),
+        kitchen,
+        was: '',
+        status: 'added',
+        replaces: [...new Set(o.replaces)],
+        why: o.why,
+      })
       recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, region, null))
     }
   }
@@ -264,14 +361,28 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
       }
       const { ingredient } = place
       const was = ownMeasure(line)
-      const base = { part: part.name, partIndex: p, ingredient: ingredient.id, name: name(ingredient.id), from: round1(place.grams), was }
+      const base = {
+        part: part.name,
+        partIndex: p,
+        ingredient: ingredient.id,
+        name: line.named || name(ingredient.id),
+        from: round1(place.grams),
+        was,
+      }
       if (!place.inBatter) {
         outsideBatter(place, base)
         return
       }
       const o = byKey.get(key)
       if (removed.has(key) || !o) {
-        lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: [{ code: 'need', message: reasonGone(place, rules) }] })
+        lines.push({
+          ...base,
+          to: 0,
+          kitchen: '',
+          status: 'removed',
+          replaces: [],
+          why: [{ code: 'need', message: reasonGone(place, rules) }],
+        })
         placeAdded(p)
         return
       }
@@ -280,10 +391,17 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
         lines.push({ ...base, to: round1(o.from), kitchen: was, status: 'kept', replaces: [], why: [] })
         recipe.parts[p]!.lines.push({ ...line })
       } else if (o.to <= 0) {
-        lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: [reasonFor(ingredient.id, o.from, 0, s, Boolean(egg))] })
+        lines.push({
+          ...base,
+          to: 0,
+          kitchen: '',
+          status: 'removed',
+          replaces: [],
+          why: [reasonFor(ingredient.id, o.from, 0, Boolean(egg))],
+        })
       } else {
         const kitchen = o.kitchen ?? kitchenOf(ingredient.id, o.to, measures, region)
-        const why = [...o.why, reasonFor(ingredient.id, o.from, o.to, s, Boolean(egg))]
+        const why = [...o.why, reasonFor(ingredient.id, o.from, o.to, Boolean(egg))]
         lines.push({ ...base, to: round1(o.to), kitchen, status: 'changed', replaces: [...new Set(o.replaces)], why })
         recipe.parts[p]!.lines.push(newLine(ingredient.id, o.to, kitchen, region, line.prep))
       }
@@ -302,7 +420,19 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
       const kitchen = kitchenOf(b.ingredient, grams, measures, region)
-      lines.push({ part: base.part, partIndex: base.partIndex, ingredient: b.ingredient, name: name(b.ingredient), from: 0, to: round1(grams), kitchen, was: '', status: 'added', replaces: [place.ingredient.id], why: [{ code: 'stand-in', message: standIn.why }] })
+      lines.push({
+        part: base.part,
+        partIndex: base.partIndex,
+        ingredient: b.ingredient,
+        name: name(b.ingredient),
+        from: 0,
+        to: round1(grams),
+        kitchen,
+        was: '',
+        status: 'added',
+        replaces: [place.ingredient.id],
+        why: [{ code: 'stand-in', message: standIn.why }],
+      })
       recipe.parts[place.part]!.lines.push(newLine(b.ingredient, grams, kitchen, region, place.line.prep))
     }
   }
@@ -313,7 +443,14 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
   const mass = massOf(doses)
   const metrics = metricsOf(mass, family)
   const part = s.mix.name
-  const findings: Finding[] = findingsOf(mass, metrics, family, { ...s.signs, whipped: s.signs.whipped && (!egg || Boolean(egg.foams)) }, part, pureeShare(doses, mass.total))
+  const findings: Finding[] = findingsOf(
+    mass,
+    metrics,
+    family,
+    { ...s.signs, whipped: s.signs.whipped && (!egg || Boolean(egg.foams)) },
+    part,
+    pureeShare(doses, mass.total),
+  )
   if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, part))
   const changes = new Map<string, { ingredient: string; from: number; to: number }>()
   for (const l of lines) {
@@ -324,7 +461,9 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
     changes.set(l.ingredient, c)
   }
   const { handover, undone } = handOver([...changes.values()])
-  const replaced = lines.filter((l) => l.status === 'added').flatMap((l) => l.replaces.filter((r) => !r.startsWith('egg-')).map((from) => ({ from, to: l.ingredient })))
+  const replaced = lines
+    .filter((l) => l.status === 'added')
+    .flatMap((l) => l.replaces.filter((r) => !r.startsWith('egg-')).map((from) => ({ from, to: l.ingredient })))
   const method = rewriteMethod(s.recipe.method, {
     region,
     egg,
@@ -338,7 +477,9 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
   const diets = dietsOf(recipe)
   const ids = recipe.parts.flatMap((p) => p.lines.map((l) => l.ingredient)).filter((id): id is string => id !== null)
   const buy = [...new Set(added.map((o) => o.ingredient).filter((id) => id !== 'water' && !have.has(id)))]
-  const schools = [...new Set([...(egg ? [egg.id] : []), ...[...combination.standIns.values()].flatMap((t) => (t.school ? [t.school] : []))])]
+  const schools = [
+    ...new Set([...(egg ? [egg.id] : []), ...[...combination.standIns.values()].flatMap((t) => (t.school ? [t.school] : []))]),
+  ]
   const score =
     cost +
     findings.reduce((sum, f) => sum + (f.severity === 'fault' ? FAULT_COST : f.severity === 'caution' ? CAUTION_COST : 0.5), 0) +
@@ -373,7 +514,12 @@ function assemble(s: Situation, outcomes: Outcome[], removed: ReadonlySet<string
     allergens: diets.allergens,
     buy,
     score: Math.round(score * 100) / 100,
-    sides: egg ? [...(Object.entries(egg.sides) as ['crumb', string][]).map(([about, message]) => ({ about, message })), { about: 'cannot' as const, message: egg.cannot }] : [],
+    sides: egg
+      ? [
+          ...(Object.entries(egg.sides) as ['crumb', string][]).map(([about, message]) => ({ about, message })),
+          { about: 'cannot' as const, message: egg.cannot },
+        ]
+      : [],
   }
 }
 
@@ -387,7 +533,9 @@ function reasonGone(place: Place, rules: Rules): string {
 
 /** A recipe that already does what is asked comes back whole. */
 function keepAll(s: Situation, request: ReformulateRequest, rules: Rules, measures: Measures): Option {
-  const outcomes = s.places.filter((p) => p.inBatter).map((p): Outcome => ({ key: p.key, ingredient: p.ingredient.id, from: p.grams, to: p.grams, kitchen: null, replaces: [], why: [] }))
+  const outcomes = s.places
+    .filter((p) => p.inBatter)
+    .map((p): Outcome => ({ key: p.key, ingredient: p.ingredient.id, from: p.grams, to: p.grams, kitchen: null, replaces: [], why: [] }))
   const option = assemble(s, outcomes, new Set(), s.family, { standIns: new Map() }, request, rules, measures, new Set(), 0)
   return { ...option, id: 'way-1', title: 'Already as wished' }
 }
@@ -395,4 +543,3 @@ function keepAll(s: Situation, request: ReformulateRequest, rules: Rules, measur
 function structuredCloneRecipe(recipe: Recipe): Recipe {
   return JSON.parse(JSON.stringify(recipe)) as Recipe
 }
-

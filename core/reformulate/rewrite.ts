@@ -56,9 +56,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const carrier = school && carrierOf(school.brings[0]?.any ?? [])
   const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
   const fill = (text: string) =>
-    text
-      .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
-      .replaceAll('{tied}', tied ? name(tied) : 'acid')
+    text.replaceAll('{carrier}', carrier ? name(carrier) : 'mixture').replaceAll('{tied}', tied ? name(tied) : 'acid')
   const liquids = r.added.filter((a) => /milk|water/.test(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
   const withLiquid = liquids.length && school ? ` with ${liquids.map((l) => `the ${name(l.ingredient)}`).join(' and ')}` : ''
 
@@ -70,7 +68,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     if (school && EGG_WORD.test(now)) {
       const called = fill(school.calledInMethod)
       if (FOAMING.test(now) && !school.foams) {
-        now = eggPlaced ? '' : `Whisk ${called}${withLiquid} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
+        now = eggPlaced
+          ? ''
+          : `Whisk ${called}${withLiquid} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
         reasons.push('Only egg (or bean-can liquid) whips to a foam; here the leavener lifts.')
       } else {
         let first = !eggPlaced
@@ -111,14 +111,47 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     else before.push(step)
   }
   const list = (ids: readonly string[]) => ids.map((id) => `${amount(id)} ${name(id)}`).join(', ')
-  const loose = r.added.filter((a) => ['baking-powder', 'cornstarch', 'xanthan-gum'].includes(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
-  if (loose.length)
-    before.push({ text: `Sift ${list(loose.map((l) => l.ingredient))} with the flour.`, changed: true, why: 'Spread evenly, it lifts evenly.' })
+  const told = () => [...before, ...steps, ...last].map((s) => s.text.toLowerCase()).join('\n')
+  // Whatever is new and not spoken of yet would be forgotten at the counter.
+  const dry = r.added.filter(
+    (a) => ['leavener', 'binder', 'starch'].includes(need(a.ingredient).kind) && !mentioned(told(), name(a.ingredient)),
+  )
+  if (dry.length)
+    before.push({
+      text: `Sift ${list(dry.map((d) => d.ingredient))} with the flour.`,
+      changed: true,
+      why: 'Spread evenly, it works evenly.',
+    })
   if (!eggPlaced && carrier)
-    last.unshift({ text: `Stir in ${fill(school.calledInMethod)}${withLiquid} with the liquid.`, changed: true, why: 'It takes the place of the eggs.' })
+    last.unshift({
+      text: `Stir in ${fill(school.calledInMethod)}${withLiquid} with the liquid.`,
+      changed: true,
+      why: 'It takes the place of the eggs.',
+    })
+  const wet = r.added.filter((a) => !mentioned(told(), name(a.ingredient)))
+  if (wet.length) last.push({ text: `Add ${list(wet.map((w) => w.ingredient))} with the liquid.`, changed: true, why: 'New in this mix.' })
   if (school.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
-    last.push({ text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.', changed: true, why: 'The soda works as soon as it is wet, and its gas does not wait.' })
-  const bakeAt = steps.findIndex((s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text))
+    last.push({
+      text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.',
+      changed: true,
+      why: 'The soda works as soon as it is wet, and its gas does not wait.',
+    })
+  const bakeAt = steps.findIndex(
+    (s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text),
+  )
   const cut = bakeAt < 0 ? steps.length : bakeAt
   return [...before, ...steps.slice(0, cut), ...last, ...steps.slice(cut)]
+}
+
+/** Whether a text speaks of an ingredient, by its name or its last word ("vinegar" for "cider vinegar"). */
+function mentioned(text: string, name: string): boolean {
+  const whole = name.toLowerCase()
+  if (text.includes(whole)) return true
+  if (/bicarb|soda/.test(whole)) return /\bsoda\b|bicarb/.test(text)
+  const last = whole
+    .replace(/\(.*\)/, '')
+    .trim()
+    .split(' ')
+    .at(-1)!
+  return last.length > 3 && !['milk', 'water', 'powder', 'flour'].includes(last) && text.includes(last)
 }

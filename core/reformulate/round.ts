@@ -36,7 +36,9 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
   const menuFor = (i: number, grams: number): Measured[] => {
     const v = variables[i]!
     const list = grams > 0.05 ? nearestMeasures(grams, measurableOf(v.ingredient, region), measures, region, 5) : []
-    const within = list.filter((m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie))
+    const within = list.filter(
+      (m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie),
+    )
     const menu = within.length ? within : list.slice(0, 1)
     if (v.from > 0) menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
     if (v.from === 0 && v.low <= 0 && !v.tie) menu.push({ grams: 0, text: '', fuss: 0 })
@@ -46,7 +48,9 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     const menu = menus.get(i)!
     const give = variables[i]!.give
     return menu.reduce((best, m) =>
-      Math.abs(m.grams - grams) / give + Math.max(0, m.fuss) * 0.1 < Math.abs(best.grams - grams) / give + Math.max(0, best.fuss) * 0.1 ? m : best,
+      Math.abs(m.grams - grams) / give + Math.max(0, m.fuss) * 0.1 < Math.abs(best.grams - grams) / give + Math.max(0, best.fuss) * 0.1
+        ? m
+        : best,
     )
   }
 
@@ -100,7 +104,15 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
       for (const { i } of free)
         for (const { i: j } of free) {
           if (j <= i) continue
-          for (const m of menus.get(i)!.slice(0, 3)) for (const k of menus.get(j)!.slice(0, 3)) if (tryMoves([[i, m], [j, k]])) moved = true
+          for (const m of menus.get(i)!.slice(0, 3))
+            for (const k of menus.get(j)!.slice(0, 3))
+              if (
+                tryMoves([
+                  [i, m],
+                  [j, k],
+                ])
+              )
+                moved = true
         }
     }
     if (!moved && pass > 0) break

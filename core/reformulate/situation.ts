@@ -43,11 +43,13 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily): Situation {
   recipe.parts.forEach((part, p) =>
     part.lines.forEach((line, index) => {
       const ingredient = ingredientOf(line.ingredient)
-      if (ingredient)
-        places.push({ key: `${p}:${index}`, part: p, index, line, ingredient, grams: line.grams.best, inBatter: isBatter(p) })
+      if (ingredient) places.push({ key: `${p}:${index}`, part: p, index, line, ingredient, grams: line.grams.best, inBatter: isBatter(p) })
     }),
   )
-  const mix = mixOf(recipe.parts.filter((_, i) => isBatter(i)), signs)
+  const mix = mixOf(
+    recipe.parts.filter((_, i) => isBatter(i)),
+    signs,
+  )
   const family: Family = !batter
     ? recogniseFinish(mix.mass, kindsOf(mix.doses), new Set(mix.doses.map((d) => d.ingredient)))
     : (asFamily ?? recognise(mix.mass, mix.kinds, signs).family)

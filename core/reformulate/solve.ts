@@ -86,7 +86,10 @@ export function solve(problem: Problem, pinned: ReadonlyMap<number, number> = ne
   if (gas) {
     const perFlour = 100 / (gas.flour * gas.tolerance)
     const part = (key: 'co2' | 'acid' | 'base') =>
-      project(problem.profiles.map((p) => p[key]), problem.fixed[key])
+      project(
+        problem.profiles.map((p) => p[key]),
+        problem.fixed[key],
+      )
     const [co2, acid, base] = [part('co2'), part('acid'), part('base')]
     const c = new Float64Array(n)
     for (let i = 0; i < columns; i++) c[i] = perFlour * (co2.c[i]! + 0.5 * base.c[i]!)

@@ -38,7 +38,11 @@ type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
 /** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
 function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolean): Freedom {
-  const share = (low: number, high: number, give: number): Freedom => ({ low: grams * low, high: grams * high, give: Math.max(1, grams * give) })
+  const share = (low: number, high: number, give: number): Freedom => ({
+    low: grams * low,
+    high: grams * high,
+    give: Math.max(1, grams * give),
+  })
   const still: Freedom = { low: grams, high: grams, give: 1, fixed: true }
   if (!(grams > 0)) return still
   switch (i.kind) {
@@ -73,7 +77,14 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
  *
  * @returns `undefined` where the rules leave no ingredient for a part of it
  */
-export function draft(situation: Situation, combination: Combination, rules: Rules, limits: Limits, eggsGo: boolean, family: Family): Draft | undefined {
+export function draft(
+  situation: Situation,
+  combination: Combination,
+  rules: Rules,
+  limits: Limits,
+  eggsGo: boolean,
+  family: Family,
+): Draft | undefined {
   const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
   const foamLost = eggsGo && situation.family === 'foam'
   const melted = situation.signs.melted
@@ -102,7 +113,16 @@ export function draft(situation: Situation, combination: Combination, rules: Rul
     return made
   }
   /** Adds an ingredient, or raises the line that the recipe already has of it. */
-  const bring = (ingredient: Ingredient, low: number, start: number, high: number, give: number, replaces: string[], why: Variable['why'], tie?: Variable['tie']): Variable => {
+  const bring = (
+    ingredient: Ingredient,
+    low: number,
+    start: number,
+    high: number,
+    give: number,
+    replaces: string[],
+    why: Variable['why'],
+    tie?: Variable['tie'],
+  ): Variable => {
     const has = byIngredient.get(ingredient.id)
     if (has && !tie && !has.tie) {
       if (!has.fixed) {
@@ -129,7 +149,18 @@ export function draft(situation: Situation, combination: Combination, rules: Rul
       continue
     }
     const f = freedomOf(place.ingredient, place.grams, flour, foamLost)
-    add({ key: place.key, ingredient: place.ingredient, from: place.grams, start: place.grams, low: f.low, high: f.high, give: f.give, fixed: f.fixed, replaces: [], why: [] })
+    add({
+      key: place.key,
+      ingredient: place.ingredient,
+      from: place.grams,
+      start: place.grams,
+      low: f.low,
+      high: f.high,
+      give: f.give,
+      fixed: f.fixed,
+      replaces: [],
+      why: [],
+    })
   }
   for (const place of leaving) {
     const standIn = combination.standIns.get(place.ingredient.id)
@@ -137,7 +168,15 @@ export function draft(situation: Situation, combination: Combination, rules: Rul
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
       const f = freedomOf(need(b.ingredient), grams, flour, foamLost)
-      bring(need(b.ingredient), f.fixed ? grams : f.low, grams, f.fixed ? grams : f.high, f.give, [place.ingredient.id], [{ code: 'stand-in', message: standIn.why }])
+      bring(
+        need(b.ingredient),
+        f.fixed ? grams : f.low,
+        grams,
+        f.fixed ? grams : f.high,
+        f.give,
+        [place.ingredient.id],
+        [{ code: 'stand-in', message: standIn.why }],
+      )
     }
   }
 
@@ -151,12 +190,23 @@ export function draft(situation: Situation, combination: Combination, rules: Rul
       const carrier = firstAllowed(b.any, rules)
       if (!carrier) return undefined
       const [least, usual, most] = b.per
-      const leader = bring(carrier, least * held, usual * held, most * held, Math.max(1, 0.3 * usual * held), eggs, [{ code: 'takes-over', message: school.sides.crumb }])
+      const leader = bring(carrier, least * held, usual * held, most * held, Math.max(1, 0.3 * usual * held), eggs, [
+        { code: 'takes-over', message: 'stands in for the eggs' },
+      ])
       acid += ((carrier.per100.acid ?? 0) / 100) * usual * held
       for (const t of b.with ?? []) {
         const tied = firstAllowed(t.any, rules)
         if (!tied) return undefined
-        bring(tied, 0, usual * held * t.ratio, most * held * t.ratio * 1.2, Math.max(1, 0.3 * usual * held * t.ratio), eggs, [{ code: 'goes-with', message: `goes with the ${carrier.names[0]}` }], { to: leader.key, ratio: t.ratio })
+        bring(
+          tied,
+          0,
+          usual * held * t.ratio,
+          most * held * t.ratio * 1.2,
+          Math.max(1, 0.3 * usual * held * t.ratio),
+          eggs,
+          [{ code: 'goes-with', message: `goes with the ${carrier.names[0]}` }],
+          { to: leader.key, ratio: t.ratio },
+        )
         acid += ((tied.per100.acid ?? 0) / 100) * usual * held * t.ratio
       }
     }
@@ -164,23 +214,38 @@ export function draft(situation: Situation, combination: Combination, rules: Rul
     if (school.soda && soda) {
       // Soda to meet the acid that the school brings; where it brings none, what its followers use (0.8 % of flour).
       const meets = acid > 2 ? acid / 11.9 : flour * 0.008
-      bring(soda, acid > 2 ? meets * 0.4 : 0, meets * 0.85, meets * 1.3 + flour * 0.002, Math.max(0.5, meets * 0.4), eggs, [{ code: 'lift', message: 'meets the acid and gives the lift that the eggs gave' }])
+      bring(soda, acid > 2 ? meets * 0.4 : 0, meets * 0.85, meets * 1.3 + flour * 0.002, Math.max(0.5, meets * 0.4), eggs, [
+        { code: 'lift', message: 'meets the acid and gives the lift that the eggs gave' },
+      ])
     }
     if (school.acid && school.soda) {
       const sour = firstAllowed(['vinegar', 'lemon-juice'], rules)
-      if (sour) bring(sour, 0, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [{ code: 'acid', message: 'sets the soda’s gas free' }])
+      if (sour)
+        bring(sour, 0, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [{ code: 'acid', message: 'sets the soda’s gas free' }])
     }
     const powder = firstAllowed(['baking-powder'], rules)
     if (powder && !byIngredient.has('baking-powder'))
-      bring(powder, 0, 0, flour * 0.07, Math.max(3, flour * 0.022), eggs, [{ code: 'lift', message: 'an eggless batter has no foam: its lift comes from powder' }])
-    const liquid = situation.places.some((p) => p.inBatter && !removed.has(p.key) && freedomOf(p.ingredient, p.grams, flour, foamLost).give >= 25)
-    if (!liquid && ![...byIngredient.values()].some((v) => v.from === 0 && /milk|water/.test(v.ingredient.id) && !v.tie && v.ingredient.kind !== 'fat' && v.give >= 25)) {
+      bring(powder, 0, 0, flour * 0.07, Math.max(3, flour * 0.022), eggs, [
+        { code: 'lift', message: 'an eggless batter has no foam: its lift comes from powder' },
+      ])
+    const liquid = situation.places.some(
+      (p) => p.inBatter && !removed.has(p.key) && freedomOf(p.ingredient, p.grams, flour, foamLost).give >= 25,
+    )
+    if (
+      !liquid &&
+      ![...byIngredient.values()].some(
+        (v) => v.from === 0 && /milk|water/.test(v.ingredient.id) && !v.tie && v.ingredient.kind !== 'fat' && v.give >= 25,
+      )
+    ) {
       const wet = firstAllowed(['milk-whole', 'soy-milk', 'oat-milk', 'water'], rules)
       if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, eggs, [{ code: 'moisture', message: 'the water that the eggs carried' }])
     }
     if (family === 'eggless-raised' && situation.mix.mass.fat < 0.2 * flour) {
       const oil = firstAllowed(['oil-vegetable', 'oil-olive', 'oil-coconut'], rules)
-      if (oil) bring(oil, 0, 0, flour * 0.45, flour * 0.2, eggs, [{ code: 'tenderness', message: 'without foam the crumb needs fat to be tender' }])
+      if (oil)
+        bring(oil, 0, 0, flour * 0.45, flour * 0.2, eggs, [
+          { code: 'tenderness', message: 'without foam the crumb needs fat to be tender' },
+        ])
     }
   }
   return { variables, fixed: emptyMass(), family, removed }

@@ -59,7 +59,7 @@ export interface School {
   /** In the oven within minutes: its lift starts at once. */
   atOnce?: boolean
   cannot: string
-  /** Standing of the school where several fit: lower is offered earlier, other things equal. */
-  effort: number
+  /** How far down the list its usual results, keeping and work put it, other things equal: 0 for the surest. */
+  standing: number
   source: string
 }

@@ -17,7 +17,11 @@ const one = (ingredient: string, school: SchoolId | null, why: string, ratio = 1
 // Ratios keep the fat of a fat (butter 81.5 % to oil 100 %: 0.8), the water of a milk, the sugar of a syrup.
 const BUTTER: StandIn[] = [
   one('plant-butter-block', 'plant-butter', 'A baking block creams like butter and has about its fat.', 1.02),
-  { school: 'oil', brings: [{ ingredient: 'oil-vegetable', ratio: 0.8 }], why: 'Four parts oil hold the fat of five parts butter; its water comes from the liquid.' },
+  {
+    school: 'oil',
+    brings: [{ ingredient: 'oil-vegetable', ratio: 0.8 }],
+    why: 'Four parts oil hold the fat of five parts butter; its water comes from the liquid.',
+  },
   { school: 'coconut', brings: [{ ingredient: 'oil-coconut', ratio: 0.82 }], why: 'Firm like butter in a cool kitchen, and creams.' },
 ]
 const MILK: StandIn[] = [
@@ -55,12 +59,21 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'sour-cream': CULTURED,
   'creme-fraiche': CULTURED,
   'cream-heavy': CREAM,
-  'cream-single': [one('plant-cream', 'plant-milk', 'Plant cream with water.', 0.7), one('coconut-milk-can', 'coconut', 'Coconut milk has single cream’s fat.')],
+  'cream-single': [
+    one('plant-cream', 'plant-milk', 'Plant cream with water.', 0.7),
+    one('coconut-milk-can', 'coconut', 'Coconut milk has single cream’s fat.'),
+  ],
   'cream-cheese': [one('plant-cream-cheese', 'plant-milk', 'Plant cream cheese: softer, set by starch.')],
-  mascarpone: [one('plant-mascarpone', 'plant-milk', 'Plant mascarpone.'), one('plant-cream-cheese', 'plant-milk', 'Plant cream cheese: tarter.')],
+  mascarpone: [
+    one('plant-mascarpone', 'plant-milk', 'Plant mascarpone.'),
+    one('plant-cream-cheese', 'plant-milk', 'Plant cream cheese: tarter.'),
+  ],
   ricotta: [one('tofu-firm', 'firm-tofu', 'Firm tofu, crumbled.')],
   'condensed-milk': [one('condensed-coconut-milk', 'coconut', 'Sweetened condensed coconut milk, the same way.')],
-  'evaporated-milk': [one('coconut-milk-can', 'coconut', 'Coconut milk, a little thinner.'), one('soy-milk', 'plant-milk', 'Soy milk with less body.')],
+  'evaporated-milk': [
+    one('coconut-milk-can', 'coconut', 'Coconut milk, a little thinner.'),
+    one('soy-milk', 'plant-milk', 'Soy milk with less body.'),
+  ],
   'milk-powder': [one('plant-milk-powder', 'plant-milk', 'Coconut or soy milk powder.')],
   'chocolate-milk': [one('chocolate-dark', null, 'Dark chocolate without milk.')],
   'chocolate-white': [one('chocolate-white-vegan', null, 'White chocolate without milk.')],
@@ -70,16 +83,27 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'cake-crumbs': [one('biscuit-crumbs', null, 'Biscuit crumbs drink more: moisten them.', 0.8)],
   honey: [one('maple-syrup', 'maple', 'Thinner and less acid than honey.', 1.1), one('golden-syrup', null, 'As thick as honey.')],
   gelatine: [one('agar', null, 'Agar must boil for two minutes, and sets firmer.', 0.4)],
-  'soy-milk': [one('oat-milk', 'plant-milk', 'Oat drink.'), one('almond-milk', 'plant-milk', 'Almond drink.'), one('water', null, 'Water.', 0.95)],
+  'soy-milk': [
+    one('oat-milk', 'plant-milk', 'Oat drink.'),
+    one('almond-milk', 'plant-milk', 'Almond drink.'),
+    one('water', null, 'Water.', 0.95),
+  ],
   'soy-yogurt': [one('coconut-yogurt', 'plant-milk', 'Cultured coconut.'), one('yogurt-plain', null, 'Plain yogurt.')],
   'oat-milk': [one('soy-milk', 'plant-milk', 'Soy drink.'), one('water', null, 'Water.', 0.95)],
-  'almond-milk': [one('oat-milk', 'plant-milk', 'Oat drink.'), one('soy-milk', 'plant-milk', 'Soy drink.'), one('water', null, 'Water.', 0.97)],
+  'almond-milk': [
+    one('oat-milk', 'plant-milk', 'Oat drink.'),
+    one('soy-milk', 'plant-milk', 'Soy drink.'),
+    one('water', null, 'Water.', 0.97),
+  ],
   'oil-vegetable': [one('oil-olive', 'oil', 'Another oil, fat for fat.'), one('oil-coconut', 'coconut', 'Melted.')],
   'oil-olive': [one('oil-vegetable', 'oil', 'Another oil, fat for fat.')],
   'oil-coconut': [one('oil-vegetable', 'oil', 'An oil that stays liquid.')],
   'peanut-butter': [one('seed-butter', null, 'Sunflower-seed butter; with soda it may turn the crumb green, harmlessly.')],
   'almond-butter': [one('seed-butter', null, 'Sunflower-seed butter; with soda it may turn the crumb green, harmlessly.')],
-  'flour-almond': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds have the fat and bite of almonds.'), one('flour-pumpkin-seed', 'nut-flour', 'Ground pumpkin seeds; the crumb is green.')],
+  'flour-almond': [
+    one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds have the fat and bite of almonds.'),
+    one('flour-pumpkin-seed', 'nut-flour', 'Ground pumpkin seeds; the crumb is green.'),
+  ],
   'flour-hazelnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
   'flour-walnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
   walnut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
@@ -97,7 +121,11 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
 export const EGG_OUTSIDE_BATTER: Readonly<Record<string, readonly StandIn[]>> = {
   'egg-white': [one('aquafaba', 'aquafaba', 'Bean-can liquid whips to the same foam; it does not set in heat.', 0.9)],
   'egg-yolk': [
-    { school: 'starch-gum', brings: [{ ingredient: 'cornstarch', ratio: 0.3 }], why: 'Cornflour thickens what yolk thickened: 5 g a yolk.' },
+    {
+      school: 'starch-gum',
+      brings: [{ ingredient: 'cornstarch', ratio: 0.3 }],
+      why: 'Cornflour thickens what yolk thickened: 5 g a yolk.',
+    },
   ],
   'egg-whole': [
     { school: 'starch-gum', brings: [{ ingredient: 'cornstarch', ratio: 0.2 }], why: 'Cornflour sets what egg set: 10 g an egg.' },

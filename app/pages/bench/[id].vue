@@ -41,7 +41,19 @@ const givenLines = computed<OptionLine[]>(() =>
   bench.setup.recipe.parts.flatMap((p, partIndex) =>
     p.lines.map((l) => {
       const i = ingredientOf(l.ingredient)
-      return { part: p.name, partIndex, ingredient: l.ingredient ?? l.text, name: i ? nameOf(i, kitchen.region) : l.text, from: l.grams.best, to: l.grams.best || 0.001, kitchen: ownMeasure(l), was: ownMeasure(l), status: 'kept' as const, replaces: [], why: [] }
+      return {
+        part: p.name,
+        partIndex,
+        ingredient: l.ingredient ?? l.text,
+        name: l.named || (i ? nameOf(i, kitchen.region) : l.text),
+        from: l.grams.best,
+        to: l.grams.best || 0.001,
+        kitchen: ownMeasure(l),
+        was: ownMeasure(l),
+        status: 'kept' as const,
+        replaces: [],
+        why: [],
+      }
     }),
   ),
 )
@@ -98,7 +110,10 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
 </script>
 
 <template>
-  <p v-if="missing" class="panel lost">There is no such recipe on this shelf: it may have been removed, or the link is from another browser. <NuxtLink class="push" to="/">To the shelf</NuxtLink></p>
+  <p v-if="missing" class="panel lost">
+    There is no such recipe on this shelf: it may have been removed, or the link is from another browser.
+    <NuxtLink class="push" to="/">To the shelf</NuxtLink>
+  </p>
   <div v-else-if="bench.version" class="bench">
     <header class="panel head">
       <div class="title">
@@ -106,33 +121,76 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <nav class="versions small" aria-label="Versions">
           <template v-for="(v, i) in family" :key="v.id">
             <span v-if="i" aria-hidden="true">›</span>
-            <NuxtLink :to="`/bench/${v.id}`" :class="{ here: v.id === bench.version.id }" :aria-current="v.id === bench.version.id ? 'true' : undefined">{{ v.name }}</NuxtLink>
+            <NuxtLink
+              :to="`/bench/${v.id}`"
+              :class="{ here: v.id === bench.version.id }"
+              :aria-current="v.id === bench.version.id ? 'true' : undefined"
+              >{{ v.name }}</NuxtLink
+            >
           </template>
+          <span v-if="familyName" class="quiet">{{ familyName }}</span>
         </nav>
       </div>
       <div class="needs">
         <div role="group" aria-label="Must be">
           <span class="quiet small" aria-hidden="true">must be</span>
-          <button v-for="n in NEEDS" :key="n.id" class="chip" type="button" :aria-pressed="bench.setup.goals.includes(n.id)" @click="bench.toggleGoal(n.id)">{{ n.label }}</button>
+          <button
+            v-for="n in NEEDS"
+            :key="n.id"
+            class="chip"
+            type="button"
+            :aria-pressed="bench.setup.goals.includes(n.id)"
+            @click="bench.toggleGoal(n.id)"
+          >
+            {{ n.label }}
+          </button>
         </div>
         <div class="steps">
-          <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()"><IconUndo /></button>
-          <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()"><IconRedo /></button>
+          <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()">
+            <IconUndo />
+          </button>
+          <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()">
+            <IconRedo />
+          </button>
         </div>
       </div>
     </header>
 
     <p v-if="problem || bench.refusal" class="look" role="alert">{{ problem || bench.refusal }}</p>
-    <QuestionList v-if="bench.setup.questions.length" :questions="bench.setup.questions" :recipe="bench.setup.recipe" @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))" @dismiss="(i) => bench.dismissQuestion(i)" />
+    <QuestionList
+      v-if="bench.setup.questions.length"
+      :questions="bench.setup.questions"
+      :recipe="bench.setup.recipe"
+      @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))"
+      @dismiss="(i) => bench.dismissQuestion(i)"
+    />
 
     <div v-if="narrow" class="faces" role="tablist" aria-label="Parts of the bench">
-      <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">{{ f.label }}</button>
+      <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">
+        {{ f.label }}
+      </button>
     </div>
 
     <div class="work" :class="{ deciding: bench.options.length }">
-      <MixPanel v-if="visible('mix')" :lines="lines" :comparing="!!shownOption" :pins="bench.setup.pin" :avoided="bench.setup.avoid" @pin="bench.togglePin" @avoid="bench.toggleAvoid" @edit="editing = true" />
-      <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" :family="familyName" />
-      <WaysPanel v-if="bench.options.length && visible('ways')" :options="bench.options" :current="shownOption" :busy="bench.busy" @try="bench.tryWay" @compare="comparing = true" />
+      <MixPanel
+        v-if="visible('mix')"
+        :lines="lines"
+        :comparing="!!shownOption"
+        :pins="bench.setup.pin"
+        :avoided="bench.setup.avoid"
+        @pin="bench.togglePin"
+        @avoid="bench.toggleAvoid"
+        @edit="editing = true"
+      />
+      <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" />
+      <WaysPanel
+        v-if="bench.options.length && visible('ways')"
+        :options="bench.options"
+        :current="shownOption"
+        :busy="bench.busy"
+        @try="bench.tryWay"
+        @compare="comparing = true"
+      />
     </div>
 
     <footer class="panel verdict" :class="verdict.tone" aria-live="polite">
@@ -140,7 +198,10 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <p class="headline">{{ verdict.headline }}</p>
         <p class="small">{{ verdict.detail }}</p>
       </div>
-      <div v-if="labels.length" class="look small labels"><strong>Read the label</strong> {{ labels.map((l) => `${ingredientOf(l.ingredient)?.names[0]}: ${ingredientOf(l.ingredient)?.labels?.join(', ')}`).join(' · ') }}</div>
+      <div v-if="labels.length" class="look small labels">
+        <strong>Read the label</strong>
+        {{ labels.map((l) => `${ingredientOf(l.ingredient)?.names[0]}: ${ingredientOf(l.ingredient)?.labels?.join(', ')}`).join(' · ') }}
+      </div>
       <div class="actions">
         <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
         <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
@@ -153,7 +214,11 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
         <section v-if="cautions.length" class="panel" aria-labelledby="care-title">
           <h2 id="care-title">Take care</h2>
-          <ul class="care"><li v-for="c in cautions" :key="c.code">{{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span></li></ul>
+          <ul class="care">
+            <li v-for="c in cautions" :key="c.code">
+              {{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span>
+            </li>
+          </ul>
         </section>
         <section class="panel" aria-labelledby="out-title">
           <h2 id="out-title">Take it along</h2>
@@ -161,7 +226,10 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
             <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
             <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">As a recipe file</button>
           </div>
-          <p v-if="bench.balance" class="small quiet">About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given. {{ bench.balance.perSlice.note }}</p>
+          <p v-if="bench.balance" class="small quiet">
+            About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given.
+            {{ bench.balance.perSlice.note }}
+          </p>
         </section>
       </div>
     </div>

@@ -20,9 +20,17 @@ const needs = computed(() => (version.value?.goals ?? []).filter((g): g is HardN
 const ids = computed(() => (version.value?.recipe.parts ?? []).flatMap((p) => p.lines.flatMap((l) => l.ingredient ?? [])))
 const labels = computed(() => labelChecks(ids.value, { needs: needs.value, avoid: [] }))
 const allergens = computed(() => (version.value ? dietsOf(version.value.recipe).allergens : []))
-const NEED_WORDS: Record<HardNeed, string> = { eggless: 'no egg', vegan: 'vegan', 'dairy-free': 'no dairy', 'gluten-free': 'no gluten', 'nut-free': 'no nuts', 'soy-free': 'no soy' }
+const NEED_WORDS: Record<HardNeed, string> = {
+  eggless: 'no egg',
+  vegan: 'vegan',
+  'dairy-free': 'no dairy',
+  'gluten-free': 'no gluten',
+  'nut-free': 'no nuts',
+  'soy-free': 'no soy',
+}
 
-const grams = (l: Line) => (l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : '')
+const grams = (l: Line) =>
+  l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : ''
 /** The measure in the text ("¾ cup") beside the grams, where the line was not weighed. */
 const measure = (l: Line) => {
   const spoon = /^([\d¼-¾⅐-⅞./\s+]+(?:cups?|tbsp|tsp|sticks?)(?:\s*\+\s*\d+\s*tbsp)?)/i.exec(l.text)?.[1]?.trim()
@@ -30,6 +38,7 @@ const measure = (l: Line) => {
   return own
 }
 const label = (l: Line) => {
+  if (l.named) return l.named
   const i = ingredientOf(l.ingredient)
   return i ? nameOf(i, kitchen.region) : l.text
 }
@@ -47,10 +56,14 @@ const print = () => window.print()
     <article class="card panel">
       <header>
         <h1>{{ version.recipe.title }}</h1>
-        <p class="version">{{ version.name }}<template v-if="needs.length"> · {{ needs.map((n) => NEED_WORDS[n]).join(', ') }}</template></p>
+        <p class="version">
+          {{ version.name }}<template v-if="needs.length"> · {{ needs.map((n) => NEED_WORDS[n]).join(', ') }}</template>
+        </p>
         <p class="facts">
           <span v-for="t in version.recipe.tins" :key="t.text">{{ t.text }}</span>
-          <span v-for="(o, i) in version.recipe.oven" :key="i">{{ o.celsius }} °C{{ o.fan ? ' fan' : '' }}{{ o.minutes ? `, ${o.minutes[0]}–${o.minutes[1]} min` : '' }}</span>
+          <span v-for="(o, i) in version.recipe.oven" :key="i"
+            >{{ o.celsius }} °C{{ o.fan ? ' fan' : '' }}{{ o.minutes ? `, ${o.minutes[0]}–${o.minutes[1]} min` : '' }}</span
+          >
           <span v-if="version.recipe.yield">{{ version.recipe.yield.text }}</span>
         </p>
       </header>
@@ -59,11 +72,24 @@ const print = () => window.print()
           <section v-for="(p, i) in version.recipe.parts" :key="i">
             <h2>{{ p.name }}</h2>
             <table>
-              <caption class="visually-hidden">Amounts for {{ p.name }}</caption>
-              <thead class="visually-hidden"><tr><th>Ingredient</th><th>Measure</th><th>Weight</th></tr></thead>
+              <caption class="visually-hidden">
+                Amounts for
+                {{
+                  p.name
+                }}
+              </caption>
+              <thead class="visually-hidden">
+                <tr>
+                  <th>Ingredient</th>
+                  <th>Measure</th>
+                  <th>Weight</th>
+                </tr>
+              </thead>
               <tbody>
                 <tr v-for="(l, j) in p.lines" :key="j">
-                  <th scope="row">{{ label(l) }}<span v-if="l.prep" class="prep">, {{ l.prep }}</span></th>
+                  <th scope="row">
+                    {{ label(l) }}<span v-if="l.prep" class="prep">, {{ l.prep }}</span>
+                  </th>
                   <td>{{ measure(l) }}</td>
                   <td class="g">{{ grams(l) || l.text }}</td>
                 </tr>
@@ -80,7 +106,11 @@ const print = () => window.print()
       </div>
       <footer>
         <p v-if="labels.length"><strong>Read the label:</strong> {{ labels.map((l) => l.message).join(' ') }}</p>
-        <p><strong>Contains</strong> {{ allergens.length ? allergens.join(', ') : 'none of the listed allergens, as far as its lines tell' }}. Worked out from food tables, not certified: check what you use, and mind crumbs and spoons from other bakes.</p>
+        <p>
+          <strong>Contains</strong>
+          {{ allergens.length ? allergens.join(', ') : 'none of the listed allergens, as far as its lines tell' }}. Worked out from food
+          tables, not certified: check what you use, and mind crumbs and spoons from other bakes.
+        </p>
       </footer>
     </article>
   </div>

@@ -16,6 +16,6 @@ export const applesauce: School = {
   calledInMethod: 'the apple purée',
   steps: [],
   cannot: 'Holds no air and sets nothing: gummy if there is too much.',
-  effort: 0.6,
+  standing: 1,
   source: 'Kitchen practice: ¼ cup an egg',
 }

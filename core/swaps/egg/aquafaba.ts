@@ -10,7 +10,7 @@ export const aquafaba: School = {
   foams: true,
   sides: {
     crumb: 'Fine, light crumb',
-    flavour: 'None once baked',
+    flavour: 'Tasteless once baked',
     keeps: 'Two days',
     effort: 'Eight minutes more at the mixer',
   },
@@ -25,6 +25,6 @@ export const aquafaba: School = {
   ],
   atOnce: true,
   cannot: 'Its foam does not set as egg does: the cake falls a little while cooling.',
-  effort: 2,
+  standing: 1.4,
   source: 'Vegan practice: 3 tbsp an egg, reduced by a third where it is thin',
 }

@@ -23,6 +23,6 @@ export const chiaGel: School = {
   ],
   mostEggs: 4,
   cannot: 'Gives no lift and no richness.',
-  effort: 1.2,
+  standing: 1.2,
   source: 'Vegan practice: 2 tsp seed and 2 tbsp water an egg',
 }

@@ -25,6 +25,6 @@ export const condensedMilk: School = {
   ],
   atOnce: true,
   cannot: 'Brings its own sugar: the cake cannot be made much less sweet. Browns early.',
-  effort: 1,
+  standing: 0.4,
   source: 'Classic condensed-milk sponge: 1 can, 200–250 g flour, 100–120 g butter, soda and acid',
 }

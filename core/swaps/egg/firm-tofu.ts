@@ -22,6 +22,6 @@ export const firmTofu: School = {
     },
   ],
   cannot: 'Heavy: needs all its lift from powder.',
-  effort: 2,
+  standing: 1.7,
   source: 'Protein of an egg is about that of 55 g firm tofu; bakers use half to two thirds',
 }

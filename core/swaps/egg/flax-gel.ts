@@ -24,6 +24,6 @@ export const flaxGel: School = {
   ],
   mostEggs: 4,
   cannot: 'Gives no lift and no richness; specks show in a pale cake.',
-  effort: 1,
+  standing: 0.8,
   source: 'Vegan practice: 1 seed to 3 water by volume of gel; mucilage 3–9 % of the seed',
 }

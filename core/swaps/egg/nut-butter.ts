@@ -15,9 +15,14 @@ export const nutButter: School = {
   },
   calledInMethod: 'the nut butter',
   steps: [
-    { at: 'before-mixing', text: 'Beat the {carrier} with its water until loose and smooth.', why: 'Stiff nut butter does not spread through the batter.', minutes: 3 },
+    {
+      at: 'before-mixing',
+      text: 'Beat the {carrier} with its water until loose and smooth.',
+      why: 'Stiff nut butter does not spread through the batter.',
+      minutes: 3,
+    },
   ],
   cannot: 'Gives no lift; brings an allergen of its own.',
-  effort: 1.3,
+  standing: 1.6,
   source: 'Kitchen practice: 2–3 tbsp an egg',
 }

@@ -17,6 +17,6 @@ export const pumpkin: School = {
   calledInMethod: 'the pumpkin purée',
   steps: [],
   cannot: 'Colours the crumb; holds no air.',
-  effort: 0.9,
+  standing: 1.4,
   source: 'Kitchen practice: ¼ cup an egg',
 }

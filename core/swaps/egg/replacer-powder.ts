@@ -14,9 +14,14 @@ export const replacerPowder: School = {
   },
   calledInMethod: 'the egg replacer',
   steps: [
-    { at: 'before-mixing', text: 'Whisk the {carrier} into its water until it is smooth and foamy.', why: 'Dry powder in the batter makes lumps.', minutes: 2 },
+    {
+      at: 'before-mixing',
+      text: 'Whisk the {carrier} into its water until it is smooth and foamy.',
+      why: 'Dry powder in the batter makes lumps.',
+      minutes: 2,
+    },
   ],
   cannot: 'Brings no richness or colour; follow the packet where it says otherwise.',
-  effort: 1.4,
+  standing: 0.9,
   source: 'Labels of starch-based replacers',
 }

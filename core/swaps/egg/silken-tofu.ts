@@ -22,6 +22,6 @@ export const silkenTofu: School = {
     },
   ],
   cannot: 'Heavy: needs all its lift from powder.',
-  effort: 1.5,
+  standing: 1.1,
   source: 'Vegan practice: ¼ cup an egg',
 }

@@ -19,7 +19,7 @@ export const souredMilkSoda: School = {
     keeps: 'Dries by day two',
     effort: 'Ten minutes standing',
   },
-  calledInMethod: 'the soured milk',
+  calledInMethod: 'the soured milk, in turns with the flour',
   steps: [
     {
       at: 'before-mixing',
@@ -27,9 +27,14 @@ export const souredMilkSoda: School = {
       why: 'The sour milk is what the soda works against; soy milk curdles best, the thinner drinks hardly at all.',
       minutes: 10,
     },
+    {
+      at: 'before-mixing',
+      text: 'Sift the baking soda with the flour, so that it meets the sour milk only in the bowl.',
+      why: 'Stirred into the milk it would spend its gas before the batter holds it.',
+    },
   ],
   atOnce: true,
   cannot: 'Brings no binding of its own: the crumb is fragile while warm.',
-  effort: 0,
+  standing: 0.8,
   source: 'Depression-era and vegan practice: 1 tbsp vinegar a cup of milk, ½–1 tsp soda',
 }

@@ -11,17 +11,17 @@ export const sparklingWater: School = {
     keeps: 'Best the same day',
     effort: 'The least of all',
   },
-  calledInMethod: 'the sparkling water',
+  calledInMethod: 'half the sparkling water, in turns with the flour',
   steps: [
     {
       at: 'last',
-      text: 'Pour in the sparkling water last, freshly opened, and fold only until even.',
+      text: 'Pour in the rest of the sparkling water last, freshly opened, and fold only until even.',
       why: 'Its bubbles are gone in minutes; most of the lift is the powder.',
       minutes: 1,
     },
   ],
   atOnce: true,
   cannot: 'Neither binds nor enriches: too tender to stack high.',
-  effort: 0,
+  standing: 2,
   source: 'Kitchen practice: ¼ cup an egg; keeps about a third of its gas through mixing',
 }

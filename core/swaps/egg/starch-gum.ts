@@ -5,7 +5,14 @@ export const starchGum: School = {
   slot: 'egg',
   title: 'Cornflour and a pinch of gum',
   brings: [
-    { any: ['cornstarch', 'potato-starch', 'arrowroot', 'flour-tapioca'], per: [5, 8, 12], with: [{ any: ['water'], ratio: 4 }, { any: ['xanthan-gum', 'guar-gum'], ratio: 0.03 }] },
+    {
+      any: ['cornstarch', 'potato-starch', 'arrowroot', 'flour-tapioca'],
+      per: [5, 8, 12],
+      with: [
+        { any: ['water'], ratio: 4 },
+        { any: ['xanthan-gum', 'guar-gum'], ratio: 0.03 },
+      ],
+    },
   ],
   sides: {
     crumb: 'Tender and fine; springy when fresh',
@@ -15,9 +22,14 @@ export const starchGum: School = {
   },
   calledInMethod: 'the starch mixture',
   steps: [
-    { at: 'before-mixing', text: 'Stir the gum into the dry {carrier}, then whisk both into the water.', why: 'Gum clumps when it meets water alone.', minutes: 2 },
+    {
+      at: 'before-mixing',
+      text: 'Stir the gum into the dry {carrier}, then whisk both into the water.',
+      why: 'Gum clumps when it meets water alone.',
+      minutes: 2,
+    },
   ],
   cannot: 'Brings no richness and no colour.',
-  effort: 1.1,
+  standing: 1.2,
   source: 'Eggless practice: 1 tbsp cornflour and 2–3 tbsp water an egg, xanthan 0.25–0.5 % of flour',
 }

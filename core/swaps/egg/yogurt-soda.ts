@@ -24,6 +24,6 @@ export const yogurtSoda: School = {
   ],
   atOnce: true,
   cannot: 'Sets less firmly than egg: two layers stack, a tall cake slumps.',
-  effort: 0,
+  standing: 0,
   source: 'Common eggless practice: ¼ cup curd and ⅛–¼ tsp soda an egg',
 }

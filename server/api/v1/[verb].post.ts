@@ -1,4 +1,4 @@
-import { errorBody, Refusal } from '../../../core/contract/error'
+import { errorBody, Refusal } from '../../../core/refusal'
 import { answer, isVerb } from '../../../core/contract/handle'
 
 /** Largest request taken, bytes: a long recipe in every form, and no more. */
