@@ -51,7 +51,7 @@ export const TOLERANCE: Record<Banded, number> = {
   sugarConcentration: 2.5,
   firmness: 0.045,
   lift: 2.5,
-  sugarPct: 11,
+  sugarPct: 18,
   fatPct: 9,
   fluidity: 0.32,
   acidBalance: 1.2,
@@ -137,7 +137,8 @@ export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: 
 
   const acid = metrics.acidBalance ?? 0
   // Cocoa, molasses and spice hide alkali that a plain cake shows.
-  const hidden = mass.total > 0 ? Math.min(2, (100 * mass.cocoa) / mass.total / 3 + (100 * mass.syrup) / mass.total / 20) : 0
+  const per100 = (grams: number) => (mass.total > 0 ? (100 * grams) / mass.total : 0)
+  const hidden = Math.min(2, per100(mass.cocoa) / 3 + per100(mass.syrup) / 20 + per100(mass.spice) * 6)
   if (acid > SOAP_FAULT + hidden) add('soapy', 'fault', 'acidBalance', HIGH.acidBalance![1])
   else if (acid > SOAP_CAUTION + hidden) add('soapy', 'caution', 'acidBalance', HIGH.acidBalance![1])
   const sourBand = model.bands.acidBalance

@@ -42,6 +42,7 @@ export interface Profile {
   alcohol: number
   cocoa: number
   syrup: number
+  spice: number
   fibre: number
   kcal: number
 }
@@ -80,6 +81,7 @@ export const PROFILE_KEYS = [
   'alcohol',
   'cocoa',
   'syrup',
+  'spice',
   'fibre',
   'kcal',
 ] as const satisfies readonly (keyof Profile)[]
@@ -208,6 +210,7 @@ function build(ingredient: Ingredient, melted: boolean): Profile {
     alcohol: g('alcohol'),
     cocoa: g('cocoaSolids') * share,
     syrup: ingredient.kind === 'syrup' ? sugar : 0,
+    spice: ingredient.id === 'spice' ? 1 : 0,
     fibre: g('fibre'),
     kcal,
   }

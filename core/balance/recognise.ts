@@ -43,6 +43,8 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
   const creamable = yes(signs.creamed, signs.melted ? 0.15 : signs.silent ? 0.75 : 0.45) * ramp(firmFat, 0.35, 0.6)
   const nutty = ramp(nut, 0.45, 0.65)
   const chocolate = ramp(kinds.chocolate / total, 0.15, 0.25)
+  // Brownies: little flour under much sugar and chocolate, whatever they are called.
+  const dense = ramp(sugar, 170, 230) * ramp(mass.cocoa / total, 0.012, 0.03) * ramp(wet, 2.6, 2)
   const foamy = Math.max(
     ramp(egg, 95, 125) * yes(!signs.creamed, 0.15) * ramp(fat, 110, 60),
     yes(signs.whipped) * ramp(egg, 60, 95) * yes(!signs.creamed, 0.3) * ramp(fat, 85, 45),
@@ -51,11 +53,11 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
   )
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
   const eggless = ramp(egg, 12, 3)
-  const cakey = floury * not(box) * not(cheese) * not(nutty)
+  const cakey = floury * not(box) * not(cheese) * not(nutty) * not(dense * 0.8)
   const fits: [CakeFamily, number][] = [
     ['boxed', box],
     ['cheesecake', cheese * ramp(flourShare, 0.2, 0.12)],
-    ['flourless-chocolate', chocolate * not(floury) * not(box)],
+    ['flourless-chocolate', Math.max(chocolate * not(floury), dense) * not(box)],
     ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box)],
     ['custard', not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45)],
     ['pastry', ramp(kinds.pastry / total, 0.2, 0.35)],
@@ -84,7 +86,7 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
         0.95,
     ],
     ['butter-layer', cakey * creamable * ramp(sugar, 55, 75) * ramp(gas, 3, 7) * ramp(fat, 15, 38) * not(foamy * 0.8) * 0.97],
-    ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin, 0.55), ramp(sugar, 85, 60)) * ramp(sugar, 115, 90) * not(foamy * 0.8)],
+    ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin), ramp(sugar, 85, 60)) * ramp(sugar, 125, 105) * not(foamy * 0.8)],
     ['oil-layer', cakey * 0.75 * Math.max(ramp(firmFat, 0.6, 0.4), yes(signs.melted), 0.55) * ramp(sugar, 55, 78) * not(foamy * 0.8)],
     ['butter-layer', 0.02],
   ]

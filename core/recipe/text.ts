@@ -278,6 +278,18 @@ function settleRoles(recipe: Recipe, questions: Question[]) {
     }
     if (!p.name) p.name = p.role === 'batter' ? 'Cake' : p.role.replace(/^./, (c) => c.toUpperCase())
   })
+  bakedFilling(recipe)
+}
+
+/** A cheesecake or tart has a crust and a filling and no batter so named: what sets in the oven is its batter. */
+function bakedFilling(recipe: Recipe) {
+  if (recipe.parts.some((p) => p.role === 'batter') || !recipe.parts.some((p) => p.role === 'crust')) return
+  const sets = recipe.parts.find(
+    (p) =>
+      p.role !== 'crust' &&
+      massOfKinds(p, (id, kind) => kind === 'egg' || /cheese|mascarpone|ricotta|tofu/.test(id)) > 0.1 * massOfKinds(p, () => true),
+  )
+  if (sets) sets.role = 'batter'
 }
 
 function titleRole(title: string): Role | undefined {

@@ -55,7 +55,7 @@ export interface Problem {
   /** What is not to be moved, summed. */
   fixed: Mass
   rows: Row[]
-  /** Gas is not linear: powder + ½ base + ½ min(acid, base), wanted per g of flour. */
+  /** Gas is not linear: powder + ½ base + ½ min(acid, base), wanted per 100 g of flour and cocoa. */
   gas: { aim: number; band?: Band; weight: number; tolerance: number; flour: number } | undefined
 }
 
@@ -204,7 +204,7 @@ export function buildProblem(input: ProblemInput): Problem {
   if (model.bands.lift && guess.flour > 0) {
     const old = before.lift
     const aim = wishes.lift ?? aimFor(old, model.bands.lift, moved ? model.aims?.lift : undefined)!
-    problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour }
+    problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour + guess.cocoa }
   }
   return problem
 }

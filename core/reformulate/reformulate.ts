@@ -26,7 +26,7 @@ import { roundToKitchen, type Rounded } from './round'
 import { situationOf, withoutEgg, type Place, type Situation } from './situation'
 import { solve } from './solve'
 import { objective } from './objective'
-import { draft, type Combination, type Draft, type Limits } from './variables'
+import { draft, RAISED, type Combination, type Draft, type Limits } from './variables'
 
 export interface ReformulateRequest {
   recipe: Recipe
@@ -101,14 +101,20 @@ export function reformulate(request: ReformulateRequest): Reformulation {
 
   const blocked: { code: string; message: string }[] = []
   const menus = standInMenus(situation, rules, eggsGo, blocked, request)
+  const family = eggsGo ? withoutEgg(situation.family) : situation.family
   const eggSchools = eggsGo
-    ? SCHOOLS.filter((s) => s.slot === 'egg' && !request.schools.exclude.includes(s.id) && (!insisted.length || insisted.includes(s.id)))
+    ? SCHOOLS.filter(
+        (s) =>
+          s.slot === 'egg' &&
+          (!s.raisedOnly || RAISED.includes(family)) &&
+          !request.schools.exclude.includes(s.id) &&
+          (!insisted.length || insisted.includes(s.id)),
+      )
     : [undefined]
   if (blocked.length) return finish([], { because: blocked, nearest: null }, 0, 0)
   const combinations: Combination[] = []
   for (const egg of eggSchools) for (const standIns of crossed(menus)) combinations.push({ egg, standIns })
 
-  const family = eggsGo ? withoutEgg(situation.family) : situation.family
   const solved: Solved[] = []
   for (const combination of combinations) {
     if (request.stopped?.()) break

@@ -34,6 +34,11 @@ export const EGG_UNIT = 50
 /** More than one egg to 40 g flour is foam, which a carrier cannot replace gram by gram. */
 const FLOUR_PER_EGG = 40
 
+/** Below this share of the flour an eggless crumb wants fat (low end of its band, science §3). */
+const LEAN = 0.3
+/** Families whose eggless form is raised by leavener. */
+export const RAISED: readonly Family[] = ['eggless-raised', 'syrup-spice', 'boxed', 'flourless-nut']
+
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
 /** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
@@ -224,10 +229,14 @@ export function draft(
         bring(sour, 0, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [{ code: 'acid', message: 'sets the soda’s gas free' }])
     }
     const powder = firstAllowed(['baking-powder'], rules)
-    if (powder && !byIngredient.has('baking-powder'))
+    if (powder && !byIngredient.has('baking-powder') && RAISED.includes(family))
       bring(powder, 0, 0, flour * 0.07, Math.max(3, flour * 0.022), eggs, [
         { code: 'lift', message: 'an eggless batter has no foam: its lift comes from powder' },
       ])
+    const fatLeft = variables.reduce(
+      (sum, v) => sum + (((v.ingredient.per100.plasticFat ?? 0) + (v.ingredient.per100.liquidFat ?? 0)) / 100) * v.start,
+      0,
+    )
     const liquid = situation.places.some(
       (p) => p.inBatter && !removed.has(p.key) && freedomOf(p.ingredient, p.grams, flour, foamLost).give >= 25,
     )
@@ -240,7 +249,7 @@ export function draft(
       const wet = firstAllowed(['milk-whole', 'soy-milk', 'oat-milk', 'water'], rules)
       if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, eggs, [{ code: 'moisture', message: 'the water that the eggs carried' }])
     }
-    if (family === 'eggless-raised' && situation.mix.mass.fat < 0.2 * flour) {
+    if (family === 'eggless-raised' && fatLeft < LEAN * flour) {
       const oil = firstAllowed(['oil-vegetable', 'oil-olive', 'oil-coconut'], rules)
       if (oil)
         bring(oil, 0, 0, flour * 0.45, flour * 0.2, eggs, [

@@ -44,6 +44,8 @@ export interface School {
   slot: Slot
   title: string
   brings: readonly Bring[]
+  /** Makes sense only in a cake raised by leavener, not in a custard, cheesecake, crêpe or brownie. */
+  raisedOnly?: boolean
   /** Soda may be added to meet its acid. */
   soda?: boolean
   /** A little acid may be added to meet soda. */

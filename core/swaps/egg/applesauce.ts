@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const applesauce: School = {
   id: 'applesauce',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Apple purée',
   brings: [{ any: ['applesauce'], per: [38, 55, 75] }],
   soda: true,

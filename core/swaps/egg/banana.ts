@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const banana: School = {
   id: 'banana',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Mashed banana',
   brings: [{ any: ['banana'], per: [35, 52, 70] }],
   soda: true,

@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const condensedMilk: School = {
   id: 'condensed-milk',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Condensed milk and a little acid',
   // A 397 g can to 200–250 g flour is the classic; it takes the place of 4–5 eggs and most of the sugar.
   brings: [{ any: ['condensed-milk', 'condensed-coconut-milk'], per: [45, 72, 115] }],

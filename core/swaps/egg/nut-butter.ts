@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const nutButter: School = {
   id: 'nut-butter',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Nut or seed butter',
   brings: [{ any: ['almond-butter', 'seed-butter', 'tahini', 'peanut-butter'], per: [14, 24, 36], with: [{ any: ['water'], ratio: 1 }] }],
   acid: true,

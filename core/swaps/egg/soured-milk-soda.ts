@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const souredMilkSoda: School = {
   id: 'soured-milk-soda',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Soured milk and soda',
   // One tablespoon of vinegar sours a cup (240 g) of milk: ratio 0.06 by weight.
   brings: [

@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const sparklingWater: School = {
   id: 'sparkling-water',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Sparkling water',
   brings: [{ any: ['sparkling-water'], per: [30, 48, 70] }],
   sides: {

@@ -3,6 +3,7 @@ import type { School } from '../school'
 export const yogurtSoda: School = {
   id: 'yogurt-soda',
   slot: 'egg',
+  raisedOnly: true,
   title: 'Yogurt and soda',
   // Eggless bakers of South Asia use ¼ cup (60 g) curd an egg; below 40 g there is too little acid to lift.
   brings: [{ any: ['yogurt-plain', 'soy-yogurt', 'coconut-yogurt'], per: [38, 58, 90] }],
