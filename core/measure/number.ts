@@ -54,7 +54,7 @@ export function readNumber(text: string): number | undefined {
     .replace(/^(\d{1,3})((?:,\d{3})+)$/, (_, a: string, b: string) => a + b.replaceAll(',', ''))
     .replace(/^(\d+),(\d+)$/, '$1.$2')
     .replace(/\s*[/⁄]\s*/, '/')
-  const value = numericQuantity(digits)
+  const value = numericQuantity(digits, { round: false })
   return Number.isFinite(value) ? value : undefined
 }
 

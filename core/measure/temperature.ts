@@ -25,9 +25,9 @@ export function celsiusToGasMark(celsius: number): number {
 
 /**
  * No cake, custard or meringue is baked below the one or above the other, °C:
- * meringues dry from about 80 °C, crêpes and hot starts end near 260 °C.
+ * meringues dry from about 90 °C, crêpes and hot starts end near 260 °C.
  */
-export const COOLEST_OVEN = 80
+export const COOLEST_OVEN = 88
 export const HOTTEST_OVEN = 260
 
 /** Two dials that mean the same oven are read within this of one another, °C; fan ovens run 15–20 °C lower. */
@@ -35,7 +35,7 @@ const SAME_OVEN = 14
 const FAN_LOWER = 20
 
 const READING =
-  /(?:(fan|convection)\s*)?(?:(?:gas(?:\s*mark)?|mark)\s*(\d+(?:\s*[/.]\s*\d+)?|[¼½])|(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(celsius|centigrade|fahrenheit|[cf])(?![a-z]))\s*(?:\(?\s*(fan|convection)(?:[\s-]*(?:forced|oven|assisted))?\)?)?/gi
+  /(?:(fan|convection)\s*)?(?:(?:gas(?:\s*mark)?|mark)\s*(\d+(?:\s*[/.]\s*\d+)?|[¼½])|(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(celsius|centigrade|fahrenheit|[cf])(?![a-z]))\s*(?:\(?\s*(fan|convection)(?:[\s-]*(?:forced|oven|assisted))?\)?(?!\s*\d))?/gi
 
 /** Every temperature in a text, in the order written. */
 export function readTemperatures(text: string): OvenReading[] {

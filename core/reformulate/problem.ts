@@ -136,6 +136,9 @@ export interface ProblemInput {
   wishes: Partial<Record<Banded | 'sweetness', number>>
 }
 
+/** A sum below this, in grams, is dust on the scale: no ratio is made of it. */
+const LEAST_SUM = 0.05
+
 /** Builds the rows of the programme: each ratio against its aim and band, sweetness and batter weight against before. */
 export function buildProblem(input: ProblemInput): Problem {
   const { family, variables, fixed, before, moved, wishes } = input
@@ -151,7 +154,7 @@ export function buildProblem(input: ProblemInput): Problem {
 
   const addRatio = (a: Aim) => {
     const d0 = a.bottom(guess)
-    if (!(d0 > 0)) return
+    if (!(d0 > LEAST_SUM)) return
     const row = (value: number, weight: number, kind: Row['kind'], sign: number, key: string) => {
       const scale = sign / (d0 * a.tolerance)
       const coefficients = new Float64Array(variables.length)
@@ -193,7 +196,7 @@ export function buildProblem(input: ProblemInput): Problem {
     bottom: (m) => m.total * baked,
   })
   const grams = before.batterGrams
-  if (grams > 0)
+  if (grams > LEAST_SUM)
     problem.rows.push({
       key: 'batterGrams',
       coefficients: Float64Array.from(profiles, (p) => p.total / (grams * BATTER_TOLERANCE)),
@@ -201,7 +204,7 @@ export function buildProblem(input: ProblemInput): Problem {
       weight: 0.3,
       kind: 'aim',
     })
-  if (model.bands.lift && guess.flour > 0) {
+  if (model.bands.lift && guess.flour > LEAST_SUM) {
     const old = before.lift
     const aim = wishes.lift ?? aimFor(old, model.bands.lift, moved ? model.aims?.lift : undefined)!
     problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour + guess.cocoa }
