@@ -4,7 +4,7 @@ import { massOf } from '../balance/mass'
 import { answer } from '../contract/handle'
 import { classic, CLASSICS } from '../fixtures/classics'
 import { ALLERGENS, suits, type HardNeed } from '../pantry/ingredient'
-import { ingredientOf, need, PANTRY } from '../pantry/pantry'
+import { ingredientOf, nameOf, need, PANTRY } from '../pantry/pantry'
 import { readLine } from '../recipe/line'
 import type { Option } from './option'
 
@@ -195,7 +195,7 @@ describe('every answer, whatever the recipe and the needs', () => {
         for (const l of o.lines.filter(
           (x) => x.status === 'added' && x.partIndex === o.lines.find((y) => y.status === 'removed')!.partIndex,
         )) {
-          const words = need(l.ingredient).names[0]!.split(' ')
+          const words = nameOf(need(l.ingredient), c.region).split(' ')
           expect(
             words.some((w) => told.includes(w.toLowerCase().slice(0, 5))),
             `${l.ingredient} in the method of ${c.name} by ${o.title}`,

@@ -40,6 +40,7 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
       (m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie),
     )
     const menu = within.length ? within : list.slice(0, 1)
+    if (!menu.length) menu.push({ grams: 0, text: '', fuss: 0 })
     if (v.from > 0) menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
     if (v.from === 0 && v.low <= 0 && !v.tie) menu.push({ grams: 0, text: '', fuss: 0 })
     return menu

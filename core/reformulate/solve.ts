@@ -1,4 +1,5 @@
 import quadprog from 'quadprog'
+import { objective } from './objective'
 import { HINGE_WEIGHT, type Problem } from './problem'
 
 /** Keeps the Hessian strictly convex in the slack variables, as the solver needs. */
@@ -13,6 +14,20 @@ const RIDGE = 1e-6
  * @returns grams per variable, or `undefined` where limits contradict each other
  */
 export function solve(problem: Problem, pinned: ReadonlyMap<number, number> = new Map()): Float64Array | undefined {
+  // Without soda there is nothing to meet.
+  if (!problem.profiles.some((p) => p.base > 0)) return solveWith(problem, pinned, 'base')
+  const relaxed = solveWith(problem, pinned, 'free')
+  if (!relaxed || !problem.gas) return relaxed
+  // The helper may stay below min(acid, base) where less gas is wanted, which no oven grants. Then the side that
+  // is scarcer counts in full: both ways of saying so are linear, and the cheaper of the two is the answer.
+  const answers = [relaxed, solveWith(problem, pinned, 'acid'), solveWith(problem, pinned, 'base')].filter((x) => x !== undefined)
+  return answers.reduce((best, x) => (objective(problem, x) < objective(problem, best) ? x : best))
+}
+
+/** What of soda and acid is taken to be met: as much as the programme likes, all the acid, or all the soda. */
+type Met = 'free' | 'acid' | 'base'
+
+function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: Met): Float64Array | undefined {
   const { variables, rows, gas } = problem
   const indexOf = new Map(variables.map((v, i) => [v.key, i]))
   // Columns: free, untied variables; tied ones ride on their leader.
@@ -92,14 +107,16 @@ export function solve(problem: Problem, pinned: ReadonlyMap<number, number> = ne
       )
     const [co2, acid, base] = [part('co2'), part('acid'), part('base')]
     const c = new Float64Array(n)
-    for (let i = 0; i < columns; i++) c[i] = perFlour * (co2.c[i]! + 0.5 * base.c[i]!)
-    c[gasAt] = perFlour * 0.5
-    const k = perFlour * (co2.k + 0.5 * base.k) - gas.aim / gas.tolerance
+    const side = met === 'acid' ? acid : base
+    const linear = met === 'free' ? 0 : 0.5
+    for (let i = 0; i < columns; i++) c[i] = perFlour * (co2.c[i]! + 0.5 * base.c[i]! + linear * side.c[i]!)
+    c[gasAt] = met === 'free' ? perFlour * 0.5 : 0
+    const k = perFlour * (co2.k + 0.5 * base.k + linear * side.k) - gas.aim / gas.tolerance
     addSquare(c, k, gas.weight)
     // A nudge so that what acid meets is counted in full, and a ridge for convexity.
-    d[gasAt + 1]! += 1e-3
+    if (met === 'free') d[gasAt + 1]! += 1e-3
     D[gasAt + 1]![gasAt + 1]! += RIDGE
-    for (const side of [acid, base]) {
+    for (const side of met === 'free' ? [acid, base] : []) {
       const entries: [number, number][] = [[gasAt, -1]]
       for (let i = 0; i < columns; i++) if (side.c[i]) entries.push([i, side.c[i]!])
       constrain(entries, -side.k)

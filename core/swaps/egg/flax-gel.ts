@@ -17,7 +17,7 @@ export const flaxGel: School = {
   steps: [
     {
       at: 'before-mixing',
-      text: 'Stir the {carrier} into its water and let it stand 10 minutes, until it pulls like egg white.',
+      text: 'Stir the {carrier} into its water and let it stand 10 minutes, until it pulls in threads.',
       why: 'The seed coat needs time to give up its gel; without it nothing binds.',
       minutes: 10,
     },
