@@ -1,0 +1,62 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test as base, type Page } from '@playwright/test'
+
+/** A page that fails its test on any request beyond this machine, any script error and any broken policy. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const troubles: string[] = []
+    page.on('pageerror', (e) => troubles.push(`script: ${e.message}`))
+    page.on('console', (m) => m.type() === 'error' && troubles.push(`console: ${m.text()}`))
+    page.on('request', (r) => {
+      const url = new URL(r.url())
+      if (!['localhost', ''].includes(url.hostname) && url.protocol !== 'data:' && url.protocol !== 'blob:')
+        troubles.push(`request: ${r.url()}`)
+    })
+    await use(page)
+    expect(troubles).toEqual([])
+  },
+})
+
+export { expect }
+
+export const RECIPE = `Regatta vanilla sponge
+Makes: 10 slices
+Tin: 20 cm round x2
+Oven: 180 C, 25 to 30 minutes
+
+200 g unsalted butter, soft
+200 g caster sugar
+200 g plain flour
+2 tsp baking powder
+4 medium eggs
+1 tbsp milk
+1 tsp vanilla extract
+
+Method:
+1. Cream the butter and sugar until pale.
+2. Beat in the eggs one at a time, then the vanilla.
+3. Fold in the flour and baking powder, loosen with the milk.
+4. Bake at 180 C for 25 to 30 minutes.`
+
+export async function openShelf(page: Page): Promise<void> {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Blackcurrant-vanilla sandwich' })).toBeVisible()
+}
+
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Recipe text').fill(text)
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page).toHaveURL(/\/bench\//)
+}
+
+/** On a phone the bench shows one face at a time. */
+export async function face(page: Page, name: 'Mix' | 'Ways' | 'Balance' | 'Method'): Promise<void> {
+  const tab = page.getByRole('tab', { name })
+  if (await tab.isVisible()) await tab.click()
+}
+
+export async function expectNoBarriers(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([])
+}
