@@ -21,7 +21,7 @@ test('from pasted text to a printed card', async ({ page }) => {
   await face(page, 'Balance')
   await expect(page.getByRole('heading', { name: /^Balance/ })).toBeVisible()
   await face(page, 'Method')
-  await expect(page.getByText(/whisk the baking soda into it/)).toBeVisible()
+  await expect(page.getByText(/whisk the bicarbonate of soda into it/)).toBeVisible()
   await expectNoBarriers(page)
 
   await page.getByRole('button', { name: 'Save and take the card' }).click()
@@ -90,7 +90,9 @@ test('a version is saved beside its parent and outlives a reload', async ({ page
   await openShelf(page)
   await page.getByRole('link', { name: 'Poppy-seed loaf' }).click()
   await page.getByRole('button', { name: 'no egg' }).click()
+  const before = page.url()
   await page.getByRole('button', { name: 'Save version' }).click()
+  await expect(page).not.toHaveURL(before)
   await expect(page.getByRole('navigation', { name: 'Versions' }).getByRole('link')).toHaveCount(2)
   await page.reload()
   await expect(page.getByRole('navigation', { name: 'Versions' }).getByRole('link')).toHaveCount(2)

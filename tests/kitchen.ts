@@ -52,8 +52,7 @@ export async function paste(page: Page, text: string): Promise<void> {
 
 /** On a phone the bench shows one face at a time. */
 export async function face(page: Page, name: 'Mix' | 'Ways' | 'Balance' | 'Method'): Promise<void> {
-  const tab = page.getByRole('tab', { name })
-  if (await tab.isVisible()) await tab.click()
+  if (page.viewportSize()!.width <= 860) await page.getByRole('tab', { name }).click()
 }
 
 export async function expectNoBarriers(page: Page): Promise<void> {

@@ -62,6 +62,7 @@ void props
 }
 table {
   border-collapse: collapse;
+  color: var(--ink);
   font-size: 0.92rem;
 }
 th,

@@ -13,7 +13,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ pin: [ingredient: string, grams: number]; avoid: [ingredient: string]; edit: [] }>()
 
-const ROW = 60
+const ROW = 66
 const GAP = 76
 const groups = computed(() => {
   const parts = [...new Set(props.lines.map((l) => l.partIndex))]
@@ -173,7 +173,7 @@ h3 {
 }
 .comparing .row {
   grid-template-columns: calc((100% - 76px - 80px) * 0.42) 76px 1fr 80px;
-  height: 60px;
+  height: 66px;
 }
 .was,
 .now {
@@ -205,10 +205,12 @@ h3 {
 }
 .why {
   font-size: 0.8rem;
-  line-height: 1.2;
-  white-space: nowrap;
+  line-height: 1.15;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  -webkit-box-orient: vertical;
   overflow: hidden;
-  text-overflow: ellipsis;
 }
 .tools .round {
   width: 40px;
@@ -217,21 +219,8 @@ h3 {
   display: flex;
   justify-content: flex-end;
 }
-.tools .round {
-  color: var(--hair);
-}
-.row:hover .round,
-.row:focus-within .round,
-.tools .round[aria-pressed='true'] {
-  color: var(--quiet);
-}
 .tools .round[aria-pressed='true'] {
   color: var(--beet);
-}
-@media (pointer: coarse) {
-  .tools .round {
-    color: var(--quiet);
-  }
 }
 @media (max-width: 700px) {
   .threads,
@@ -245,7 +234,7 @@ h3 {
     padding: 4px 0;
   }
   .why {
-    white-space: normal;
+    display: block;
   }
 }
 </style>

@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { Option } from '../../core/reformulate/option'
 import type { Recipe } from '../../core/recipe/recipe'
 import { ask } from '~/kitchen/core'
@@ -19,12 +19,13 @@ export interface Trouble {
 
 /** Recipes and their versions, kept in the browser and shown as they change, in this tab and others. */
 export const useShelf = defineStore('shelf', () => {
-  const recipes = ref<StoredRecipe[]>([])
-  const versions = ref<Version[]>([])
+  // Records are replaced, never changed in place, and the store of the browser takes no reactive proxies.
+  const recipes = shallowRef<StoredRecipe[]>([])
+  const versions = shallowRef<Version[]>([])
   const loaded = ref(false)
   const trouble = ref<Trouble | null>(null)
   const memory = new Map<string, Version>()
-  const lastRemoved = ref<{ recipe: StoredRecipe; versions: Version[] } | null>(null)
+  const lastRemoved = shallowRef<{ recipe: StoredRecipe; versions: Version[] } | null>(null)
 
   const versionsOf = computed(() => {
     const map = new Map<string, Version[]>()
@@ -134,7 +135,7 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function update(version: Version, recipe: Recipe, questions: Version['questions']) {
-    const next: Version = { ...version, recipe: plain(recipe), questions: plain(questions), updatedAt: Date.now() }
+    const next: Version = plain({ ...version, recipe, questions, updatedAt: Date.now() })
     versions.value = versions.value.map((v) => (v.id === next.id ? next : v))
     await write(
       'The change',
@@ -164,7 +165,6 @@ export const useShelf = defineStore('shelf', () => {
       createdAt: at,
       updatedAt: at,
     }
-    versions.value = [...versions.value, version]
     await write(
       'The version',
       () =>
@@ -174,6 +174,8 @@ export const useShelf = defineStore('shelf', () => {
         }),
       { version },
     )
+    // Shown once it is written (or known to be in memory only), so that what is seen survives a reload.
+    if (!versionById(version.id)) versions.value = [...versions.value, version]
     return version
   }
 
@@ -195,10 +197,12 @@ export const useShelf = defineStore('shelf', () => {
   async function restore() {
     const back = lastRemoved.value
     if (!back) return
-    await database.transaction('rw', database.recipes, database.versions, async () => {
-      await database.recipes.put(back.recipe)
-      await database.versions.bulkPut(back.versions)
-    })
+    const put = () =>
+      database.transaction('rw', database.recipes, database.versions, async () => {
+        await database.recipes.put(back.recipe)
+        await database.versions.bulkPut(back.versions)
+      })
+    await write('The recipe', put, { recipe: back.recipe, version: back.versions[0] })
     lastRemoved.value = null
   }
 

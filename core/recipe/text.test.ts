@@ -35,6 +35,14 @@ describe('reading a pasted recipe', () => {
     expect(recipe.oven[0]).toEqual({ celsius: 180, fan: false, minutes: [25, 30] })
   })
 
+  it.each([
+    ['A sponge for the harbour fair', 'A sponge for the harbour fair'],
+    ['3-ingredient tray', '3-ingredient tray'],
+    ['a pinch of salt', 'Recipe without a name'],
+  ])('takes “%s” as a title only where it names no amount', (first, title) => {
+    expect(readRecipe(`${first}\n200 g flour\n100 g sugar`, 'uk').recipe.title).toBe(title)
+  })
+
   it('opens parts at headings with and without a colon, and knows their roles', () => {
     expect(recipe.parts.map((p) => [p.name, p.role, p.lines.length])).toEqual([
       ['Cake', 'batter', 2],

@@ -131,7 +131,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
     const next = rows.slice(index + 1).find(Boolean)
     if (!recipe.title && !recipe.parts.length && !recipe.method.length && !recipe.yield && !recipe.oven.length) {
       const clean = row.replace(/^#+\s*/, '').replace(/\*\*/g, '')
-      const aloneLine = startsWithAmount(withoutBullet(clean), region) && !isTitleWithNumber(clean)
+      const aloneLine = startsWithAmount(withoutBullet(clean), region) && !isTitleWithNumber(clean, region)
       if (!aloneLine && !META.test(clean) && !METHOD_HEADING.test(clean) && !INGREDIENTS_HEADING.test(clean)) {
         recipe.title = clean.replace(/:$/, '').slice(0, 200)
         return
@@ -241,8 +241,11 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   return { recipe, questions }
 }
 
-/** "1-2-3-4 cake" or "Two-egg sponge" is a title though it starts with a number. */
-function isTitleWithNumber(text: string): boolean {
+/** "1-2-3-4 cake", "Two-egg sponge", "A sponge for the fair": a title though it starts like an amount. */
+function isTitleWithNumber(text: string, region: Region): boolean {
+  if (/^\w+[\s-](?:ingredients?|minutes?|hours?|bowl|steps?|layers?|tier)\b/i.test(text)) return true
+  const amount = /^(?:an?|one|two|three|four)\s/i.test(text) ? readAmount(text, region) : undefined
+  if (amount && !amount.unit && ['none', 'unsure'].includes(lookUp(amount.rest).match)) return true
   return /\b(cake|sponge|loaf|muffins?|brownies?|recipe|cupcakes?|torte|icing|frosting|layers?|bars|buns)\s*$/i.test(text)
 }
 

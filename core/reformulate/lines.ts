@@ -30,9 +30,10 @@ export function ownMeasure(line: Line): string {
 
 export const wholeGrams = (grams: number): number => (grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams))
 
-/** A line written anew in kitchen measure, with grams beside it where a cup or spoon was used. */
-export function newLine(id: string, grams: number, kitchen: string, region: Region, prep: string | null): Line {
-  const name = nameOf(need(id), region)
+/** A line written anew in kitchen measure, with grams beside it where a cup or spoon was used, in the baker's own name where there is one. */
+export function newLine(id: string, grams: number, kitchen: string, region: Region, like: Pick<Line, 'prep' | 'named'>): Line {
+  const name = like.named || nameOf(need(id), region)
+  const { prep } = like
   const weighed = /\bg$/.test(kitchen)
   const pieces = /\begg/.test(kitchen)
   const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
@@ -41,6 +42,7 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
     quantity: { low: grams, high: grams, unit: 'g' },
     grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
     ingredient: id,
+    named: name,
     match: 'exact',
     prep,
     optional: false,

@@ -353,7 +353,7 @@ function assemble(
         replaces: [...new Set(o.replaces)],
         why: o.why,
       })
-      recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, region, null))
+      recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, region, { prep: null }))
     }
   }
   const placesByKey = new Map(s.places.map((p) => [p.key, p]))
@@ -409,7 +409,7 @@ function assemble(
         const kitchen = o.kitchen ?? kitchenOf(ingredient.id, o.to, measures, region)
         const why = [...o.why, reasonFor(ingredient.id, o.from, o.to, Boolean(egg))]
         lines.push({ ...base, to: round1(o.to), kitchen, status: 'changed', replaces: [...new Set(o.replaces)], why })
-        recipe.parts[p]!.lines.push(newLine(ingredient.id, o.to, kitchen, region, line.prep))
+        recipe.parts[p]!.lines.push(newLine(ingredient.id, o.to, kitchen, region, line))
       }
     })
   })
@@ -439,7 +439,7 @@ function assemble(
         replaces: [place.ingredient.id],
         why: [{ code: 'stand-in', message: standIn.why }],
       })
-      recipe.parts[place.part]!.lines.push(newLine(b.ingredient, grams, kitchen, region, place.line.prep))
+      recipe.parts[place.part]!.lines.push(newLine(b.ingredient, grams, kitchen, region, { prep: place.line.prep }))
     }
   }
 

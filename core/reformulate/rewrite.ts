@@ -56,7 +56,10 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const carrier = school && carrierOf(school.brings[0]?.any ?? [])
   const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
   const fill = (text: string) =>
-    text.replaceAll('{carrier}', carrier ? name(carrier) : 'mixture').replaceAll('{tied}', tied ? name(tied) : 'acid')
+    text
+      .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
+      .replaceAll('{tied}', tied ? name(tied) : 'acid')
+      .replaceAll('{soda}', name('baking-soda'))
   const liquids = r.added.filter((a) => /milk|water/.test(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
   const withLiquid = liquids.length && school ? ` with ${liquids.map((l) => `the ${name(l.ingredient)}`).join(' and ')}` : ''
 
@@ -105,7 +108,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const last: Step[] = []
   for (const s of school.steps) {
     // A step about soda says nothing where no soda was needed.
-    if (/baking soda/.test(s.text) && !r.added.some((a) => a.ingredient === 'baking-soda')) continue
+    if (s.text.includes('{soda}') && !r.added.some((a) => a.ingredient === 'baking-soda')) continue
     const step = { text: fill(s.text), changed: true, why: s.why }
     if (s.at === 'last') last.push(step)
     else before.push(step)

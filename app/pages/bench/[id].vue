@@ -242,6 +242,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 .lost {

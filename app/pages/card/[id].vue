@@ -4,6 +4,7 @@ import { dietsOf } from '../../../core/balance/balance'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
 import { HARD_NEEDS, type HardNeed } from '../../../core/pantry/ingredient'
 import { labelChecks } from '../../../core/reformulate/allowed'
+import { writeNumber } from '../../../core/measure/number'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import type { Line } from '../../../core/recipe/recipe'
 import { downloadText } from '~/kitchen/download'
@@ -31,11 +32,16 @@ const NEED_WORDS: Record<HardNeed, string> = {
 
 const grams = (l: Line) =>
   l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : ''
+/** "1 1/2 tsp" as "1½ tsp": read from across the counter. */
+const typeset = (text: string) =>
+  text.replace(/(?:(\d+)\s+)?(\d\/\d)/g, (_, whole: string | undefined, part: string) => {
+    const [top, bottom] = part.split('/').map(Number)
+    return bottom ? writeNumber(Number(whole ?? 0) + top! / bottom) : part
+  })
 /** The measure in the text ("¾ cup") beside the grams, where the line was not weighed. */
 const measure = (l: Line) => {
   const spoon = /^([\d¼-¾⅐-⅞./\s+]+(?:cups?|tbsp|tsp|sticks?)(?:\s*\+\s*\d+\s*tbsp)?)/i.exec(l.text)?.[1]?.trim()
-  const own = spoon ?? (l.quantity?.unit === 'piece' ? ownMeasure(l) : '')
-  return own
+  return spoon ? typeset(spoon) : l.quantity?.unit === 'piece' ? ownMeasure(l) : ''
 }
 const label = (l: Line) => {
   if (l.named) return l.named

@@ -30,7 +30,7 @@ export const souredMilkSoda: School = {
     },
     {
       at: 'before-mixing',
-      text: 'Sift the baking soda with the flour, so that it meets the sour milk only in the bowl.',
+      text: 'Sift the {soda} with the flour, so that it meets the sour milk only in the bowl.',
       why: 'Stirred into the milk it would spend its gas before the batter holds it.',
     },
   ],

@@ -18,7 +18,7 @@ export const yogurtSoda: School = {
   steps: [
     {
       at: 'before-mixing',
-      text: 'Take the {carrier} out of the fridge half an hour ahead. Just before it goes in, whisk the baking soda into it: it foams within a minute.',
+      text: 'Take the {carrier} out of the fridge half an hour ahead. Just before it goes in, whisk the {soda} into it: it foams within a minute.',
       why: 'Soda meets the acid of the yogurt; the gas that the eggs would have held comes from here.',
       minutes: 2,
     },

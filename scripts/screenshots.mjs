@@ -1,0 +1,57 @@
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { browser, build, packages, root, say } from './setup.mjs'
+import { serve } from './serve.mjs'
+
+/**
+ * One current picture of each main view, from the sample kitchen, into docs/screenshots/.
+ * `npm run screenshots -- NAME …` takes only those named; `--out DIR` puts them elsewhere.
+ */
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+const open = (title) => async (page) => page.getByRole('link', { name: title, exact: true }).first().click()
+const press = (name) => async (page) => page.getByRole('button', { name, exact: true }).click()
+const settled = async (page) => {
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(700)
+}
+const eggless = [open('Coffee-hazelnut layers'), settled, press('no egg'), settled]
+
+const VIEWS = {
+  shelf: { size: DESK, steps: [] },
+  bench: { size: DESK, steps: eggless },
+  'bench-dark': { size: DESK, dark: true, steps: eggless },
+  'bench-phone': { size: PHONE, steps: eggless },
+  compare: { size: DESK, steps: [...eggless, press('Side by side')] },
+  card: { size: DESK, steps: [...eggless, press('Save and take the card')] },
+}
+
+packages()
+const executablePath = browser()
+build()
+const { chromium } = await import('@playwright/test')
+const args = process.argv.slice(2)
+const at = args.indexOf('--out')
+const out = at >= 0 ? args[at + 1] : join(root, 'docs', 'screenshots')
+const names = args.filter((a, i) => !a.startsWith('--') && !(at >= 0 && i === at + 1))
+mkdirSync(out, { recursive: true })
+const { server, address } = await serve(4350)
+const chrome = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+try {
+  for (const [name, view] of Object.entries(VIEWS)) {
+    if (names.length && !names.includes(name)) continue
+    const context = await chrome.newContext({ viewport: view.size, colorScheme: view.dark ? 'dark' : 'light', reducedMotion: 'reduce' })
+    const page = await context.newPage()
+    await page.goto(address)
+    await settled(page)
+    for (const step of view.steps) await step(page)
+    await settled(page)
+    await page.screenshot({ path: join(out, `${name}.png`) })
+    say(`${name}.png`)
+    await context.close()
+  }
+} finally {
+  await chrome.close()
+  server.kill()
+}
