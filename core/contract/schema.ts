@@ -18,7 +18,8 @@ const line = Joi.object({
   quantity: Joi.object({ low: Joi.number().min(0).max(1e6), high: Joi.number().min(0).max(1e6), unit: shortText })
     .allow(null)
     .default(null),
-  grams: Joi.alternatives(grams, Joi.object({ low: grams.default(0), high: grams.default(0), best: grams.required() })).default({
+  // The common form first: every alternative that fails builds its error before the next is tried.
+  grams: Joi.alternatives(Joi.object({ low: grams.default(0), high: grams.default(0), best: grams.required() }), grams).default({
     low: 0,
     high: 0,
     best: 0,

@@ -1,0 +1,124 @@
+import { writeFileSync } from 'node:fs'
+import { cpus } from 'node:os'
+import { answer } from '../core/contract/handle'
+import { CLASSICS } from '../core/fixtures/classics'
+import { readRecipe } from '../core/recipe/text'
+import { buildProblem } from '../core/reformulate/problem'
+import { roundToKitchen } from '../core/reformulate/round'
+import { situationOf, withoutEgg } from '../core/reformulate/situation'
+import { solve } from '../core/reformulate/solve'
+import { draft } from '../core/reformulate/variables'
+import { SCHOOLS } from '../core/swaps/schools'
+
+/** Speed and rounding, measured and written to docs/benchmarks.md. */
+
+interface Row {
+  what: string
+  budget: string
+  value: string
+  within: boolean
+}
+
+const median = (xs: number[]): number => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!
+const at = (xs: number[], share: number): number => [...xs].sort((a, b) => a - b)[Math.min(xs.length - 1, Math.floor(xs.length * share))]!
+
+/** Milliseconds of each of `times` runs, after a warm-up. */
+function timed(times: number, work: (turn: number) => void): number[] {
+  for (let i = 0; i < times; i++) work(i)
+  return Array.from({ length: times }, (_, i) => {
+    const from = performance.now()
+    work(i)
+    return performance.now() - from
+  })
+}
+
+const withEgg = CLASSICS.filter((c) => /egg/i.test(c.text))
+const parsed = withEgg.map((c) => ({ ...c, recipe: readRecipe(c.text, c.region).recipe }))
+/** Twenty lines: a batter, a frosting and a filling as a baker would write them. */
+const TWENTY = `Harbour layers
+200 g butter\n200 g caster sugar\n4 medium eggs\n180 g plain flour\n20 g cornflour\n2 tsp baking powder\n1/4 tsp salt\n2 tbsp milk\n1 tsp vanilla\nzest of 1 orange
+Icing:\n150 g butter\n300 g icing sugar\n1 tbsp milk\n1 tsp vanilla
+Filling:\n200 ml double cream\n1 tbsp icing sugar\n150 g blackcurrants\n2 tbsp jam\n1 tsp lemon juice\n1 pinch salt`
+const twenty = readRecipe(TWENTY, 'uk').recipe
+
+const rows: Row[] = []
+const time = (what: string, budgetMs: number, ms: number[]) =>
+  rows.push({
+    what,
+    budget: `${budgetMs} ms`,
+    value: `${median(ms).toFixed(2)} ms (95 % within ${at(ms, 0.95).toFixed(2)} ms)`,
+    within: median(ms) <= budgetMs,
+  })
+
+time(
+  'balance of a 20-line recipe',
+  1,
+  timed(1000, () => answer('balance', { recipe: twenty, region: 'uk' })),
+)
+time(
+  'search over every egg school, 12 ways answered',
+  100,
+  timed(parsed.length * 3, (i) => {
+    const c = parsed[i % parsed.length]!
+    answer('reformulate', { recipe: c.recipe, region: c.region, goals: ['eggless'] })
+  }),
+)
+time(
+  're-balance with one line pinned, one school',
+  16,
+  timed(parsed.length * 4, (i) => {
+    const c = parsed[i % parsed.length]!
+    answer('reformulate', {
+      recipe: c.recipe,
+      region: c.region,
+      goals: ['eggless'],
+      schools: ['yogurt-soda'],
+      pin: { 'sugar-white': 150 + i },
+      limit: 1,
+    })
+  }),
+)
+
+const gaps: number[] = []
+for (const c of parsed) {
+  const s = situationOf(c.recipe)
+  const family = withoutEgg(s.family)
+  for (const egg of SCHOOLS.filter((x) => x.slot === 'egg')) {
+    const d = draft(s, { egg, standIns: new Map() }, { needs: ['eggless'], avoid: [] }, { pin: {}, most: new Map() }, true, family)
+    if (!d) continue
+    const problem = buildProblem({
+      family,
+      variables: d.variables,
+      fixed: d.fixed,
+      before: s.metrics,
+      moved: family !== s.family,
+      wishes: {},
+    })
+    const optimum = solve(problem)
+    if (!optimum) continue
+    const rounded = roundToKitchen(problem, optimum, 'weight', c.region)
+    gaps.push(100 * (rounded.cost / rounded.unrounded - 1))
+  }
+}
+rows.push({
+  what: `rounded answer over unrounded objective, median of ${gaps.length}`,
+  budget: '5 %',
+  value: `${median(gaps).toFixed(1)} % (95 % within ${at(gaps, 0.95).toFixed(1)} %)`,
+  within: median(gaps) <= 5,
+})
+
+const heap = process.memoryUsage().heapUsed / 1e6
+const table = rows.map((r) => `| ${r.what} | ${r.budget} | ${r.value} | ${r.within ? 'yes' : '**no**'} |`).join('\n')
+const text = `# Benchmarks
+
+\`npm run bench\` measures these and writes this file. Times are medians on the machine named below, in one thread, after a warm-up;
+what counts is the distance to the budget, not the last digit.
+
+Machine: ${cpus()[0]?.model ?? 'unknown'}, Node ${process.versions.node}. Heap after the run: ${Math.round(heap)} MB.
+
+| what | budget | measured | within |
+|---|---|---|---|
+${table}
+`
+writeFileSync(new URL('../docs/benchmarks.md', import.meta.url), text)
+console.log(text)
