@@ -80,10 +80,10 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'pound cake',
     basis: 'flour',
     bands: {
-      moisture: band(1.5, 2.0),
+      moisture: band(1.45, 2.0),
       sugarConcentration: band(43, 52),
       firmness: band(0.36, 0.48),
-      sugarPct: band(85, 120),
+      sugarPct: band(75, 120),
       fatPct: band(70, 105),
       lift: band(0, 7),
       fluidity: band(1.3, 2.2),
@@ -119,7 +119,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       firmness: band(0.32, 0.52),
       sugarPct: band(112, 178),
       fatPct: band(33, 70),
-      lift: band(8, 19),
+      // 5–7 % double-acting powder on cake flour is the trade's high-ratio dose.
+      lift: band(8, 21),
       fluidity: band(2.1, 4.4),
       acidBalance: NEUTRAL,
       setting: band(1.5, 6),
@@ -150,7 +151,7 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     bands: {
       moisture: band(1.4, 2.9),
       sugarConcentration: band(27, 47),
-      firmness: band(0.38, 0.75),
+      firmness: band(0.38, 0.8),
       sugarPct: band(40, 112),
       fatPct: band(20, 70),
       lift: band(9, 23),
@@ -220,6 +221,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       moisture: band(1.5, 3.2),
       sugarConcentration: band(27, 46),
       firmness: band(0.3, 0.56),
+      // A third to half a cup of oil to a box is what their panels ask for.
+      fatPct: band(18, 98),
       lift: band(10, 26),
       fluidity: band(1.7, 4.4),
       acidBalance: NEUTRAL,
@@ -232,12 +235,14 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'nut cake without wheat',
     basis: 'flour',
     bands: {
-      moisture: band(1.9, 4.2),
+      // The low ends are those of butter-and-almond cakes (equal butter, sugar and almonds to three eggs), the high
+      // ends those of egg-foam tortes.
+      moisture: band(1.2, 4.2),
       sugarConcentration: band(38, 55),
-      firmness: band(0.34, 0.66),
+      firmness: band(0.2, 0.66),
       sugarPct: band(60, 110),
       lift: band(0, 11),
-      fluidity: band(2.4, 8),
+      fluidity: band(1.7, 8),
       acidBalance: NEUTRAL,
       setting: band(3.2, 10),
     },

@@ -53,6 +53,13 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
     if (mass.fat < 0.04 * mass.flour && family !== 'foam') add('fat', 'There is no fat to speak of: was it left out?', 'caution')
     if (mass.water < 0.35 * mass.flour) add('liquid', 'There is hardly any liquid: was it left out?', 'fault')
   }
+  const binds = (id: string, kind: Kind) =>
+    kind === 'egg' ||
+    kind === 'binder' ||
+    kind === 'fruit' ||
+    /replacer|aquafaba|flax|chia|tofu|yogurt|condensed|soft-drink|sparkling/.test(id)
+  if (family === 'boxed' && !lines.some((i) => i && binds(i.id, i.kind)))
+    add('egg', 'The box counts on eggs, or on something in their place: was it left out?', 'caution')
   if (!floury && !['flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'foam'].includes(family))
     add('flour', 'There is hardly any flour: was it left out?', 'caution')
   return found

@@ -54,6 +54,7 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
   const eggless = ramp(egg, 12, 3)
   const cakey = floury * not(box) * not(cheese) * not(nutty) * not(dense * 0.8)
+  const poundLike = cakey * ramp(fat, 55, 72) * ramp(firmFat, 0.4, 0.6) * ramp(egg, 45, 62) * ramp(wet, 2.25, 1.95)
   const fits: [CakeFamily, number][] = [
     ['boxed', box],
     ['cheesecake', cheese * ramp(flourShare, 0.2, 0.12)],
@@ -74,7 +75,8 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
     ],
     ['eggless-raised', eggless * cakey * ramp(gas, 4, 9) * ramp(sugar, 25, 45) * not(thin) * not(syrup > 0.5 ? 0.6 : 0)],
     ['syrup-spice', cakey * ramp(syrup, 0.25, 0.4) * not(foamy * 0.7)],
-    ['pound', cakey * ramp(gas, 8.5, 6) * ramp(fat, 55, 72) * Math.max(creamable, 0.5) * ramp(firmFat, 0.4, 0.6) * not(foamy)],
+    // A pound cake is carried by creamed air and much egg, and is never runny: a layer cake whose powder was left out is none.
+    ['pound', poundLike * ramp(gas, 8.5, 6) * Math.max(creamable, 0.5) * not(foamy)],
     [
       'high-ratio',
       cakey *
@@ -85,8 +87,19 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
         ramp(firmFat, 0.3, 0.5) *
         0.95,
     ],
-    ['butter-layer', cakey * creamable * ramp(sugar, 55, 75) * ramp(gas, 3, 7) * ramp(fat, 15, 38) * not(foamy * 0.8) * 0.97],
-    ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin), ramp(sugar, 85, 60)) * ramp(sugar, 125, 105) * not(foamy * 0.8)],
+    [
+      'butter-layer',
+      cakey *
+        creamable *
+        ramp(sugar, 55, 75) *
+        Math.max(ramp(gas, 3, 7), not(poundLike)) *
+        ramp(fat, 15, 38) *
+        not(foamy * 0.8) *
+        not(ramp(sugar, 118, 132) * ramp(wet, 1.9, 2.2)) *
+        0.97,
+    ],
+    // Equal weights baked in a loaf tin are still a butter cake, however they are called.
+    ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin), ramp(sugar, 85, 60)) * ramp(sugar, 125, 105) * ramp(fat, 85, 68) * not(foamy * 0.8)],
     ['oil-layer', cakey * 0.75 * Math.max(ramp(firmFat, 0.6, 0.4), yes(signs.melted), 0.55) * ramp(sugar, 55, 78) * not(foamy * 0.8)],
     ['butter-layer', 0.02],
   ]

@@ -106,12 +106,23 @@ const BOTTOM: Record<Banded, (m: Mass) => number> = {
   fatPer100: (m) => m.total,
 }
 
-/** Where a ratio should come to lie: near the old character, inside the band, and two thirds of the way to the family's own aim when the family changes. */
-export function aimFor(old: number | undefined, band: Band | undefined, familyAim: number | undefined): number | undefined {
+/**
+ * Where a ratio should come to lie: near the old character, inside the band, and two thirds of the way to the family's
+ * own aim when the family changes.
+ *
+ * @param noHigher a crumb that sets more weakly than before never wants more of it than it had
+ */
+export function aimFor(
+  old: number | undefined,
+  band: Band | undefined,
+  familyAim: number | undefined,
+  noHigher = false,
+): number | undefined {
   if (!band) return old
   const width = band.high - band.low
   const middle = (band.low + band.high) / 2
-  const wanted = old === undefined ? (familyAim ?? middle) : familyAim === undefined ? old : 0.35 * old + 0.65 * familyAim
+  const between = old === undefined ? (familyAim ?? middle) : familyAim === undefined ? old : 0.35 * old + 0.65 * familyAim
+  const wanted = noHigher && old !== undefined ? Math.min(old, between) : between
   return Math.min(band.high - INSIDE * width, Math.max(band.low + INSIDE * width, wanted))
 }
 
@@ -173,7 +184,7 @@ export function buildProblem(input: ProblemInput): Problem {
     const band = model.bands[key]
     const old = key === 'acidBalance' ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
-    const value = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined)
+    const value = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, key === 'sugarConcentration')
     const weight = WEIGHT[key] ?? 0
     if (value === undefined || !weight || (!band && model.basis === 'flour' && /Per100$/.test(key))) continue
     addRatio({

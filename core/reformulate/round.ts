@@ -2,15 +2,22 @@ import { nearestMeasures, type Measured, type Measures } from '../measure/kitche
 import type { Region } from '../measure/region'
 import { measurableOf } from '../pantry/measurable'
 import { objective } from './objective'
-import type { Problem } from './problem'
+import type { Problem, Variable } from './problem'
 import { solve } from './solve'
 
 /** A measure's fuss counts like this many tolerances squared. */
 const FUSS_COST = 0.35
 /** Keeping the baker's own amount is worth this much, in tolerances squared. */
 const KEEP_WORTH = 0.22
-/** A new ingredient that ends up this small is left out. */
-const TOO_LITTLE = 0.35
+/**
+ * Below this a new ingredient is not worth taking out of the cupboard, g: two teaspoons of a liquid,
+ * one of an oil, an eighth of a teaspoon of what works by the pinch.
+ */
+function leastWorth(v: Variable): number {
+  if (v.from > 0 || v.low > 0 || v.tie) return 0
+  if (['water', 'dairy', 'plant-dairy', 'fruit'].includes(v.ingredient.kind)) return 10
+  return v.ingredient.kind === 'fat' ? 5 : 0.35
+}
 /** Lines settled between two solves; the coarsest first. */
 const SOLVES = 3
 const EXCHANGES = 4
@@ -39,7 +46,7 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     const within = list.filter(
       (m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie),
     )
-    const menu = within.length ? within : list.slice(0, 1)
+    const menu = (within.length ? within : list.slice(0, 1)).filter((m) => m.grams >= leastWorth(v))
     if (!menu.length) menu.push({ grams: 0, text: '', fuss: 0 })
     if (v.from > 0) menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
     if (v.from === 0 && v.low <= 0 && !v.tie) menu.push({ grams: 0, text: '', fuss: 0 })
@@ -55,7 +62,10 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     )
   }
 
-  let open = free.map(({ i }) => i)
+  for (const { v, i } of free) if (current[i]! < leastWorth(v)) pinned.set(i, 0)
+  if (pinned.size) current = solve(problem, pinned) ?? current
+  for (const i of pinned.keys()) menus.set(i, menuFor(i, 0))
+  let open = free.map(({ i }) => i).filter((i) => !pinned.has(i))
   for (let round = 0; round < SOLVES && open.length; round++) {
     for (const i of open) menus.set(i, menuFor(i, current[i]!))
     // Which lines can be settled with the least harm: nearest to a measure, in their own give.
@@ -64,7 +74,7 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     const now = round === SOLVES - 1 ? open.length : Math.ceil(open.length / 2)
     for (const i of open.slice(0, now)) pinned.set(i, pick(i, current[i]!).grams)
     open = open.slice(now)
-    if (open.length) current = (solve(problem, pinned) as Float64Array | undefined) ?? current
+    if (open.length) current = solve(problem, pinned) ?? current
   }
   const chosen = new Map(free.map(({ i }) => [i, menus.get(i)!.find((m) => m.grams === pinned.get(i)) ?? menus.get(i)![0]!]))
   const grams = Float64Array.from(variables, (v, i) => (v.fixed ? v.start : (chosen.get(i)?.grams ?? 0)))
@@ -118,11 +128,6 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     }
     if (!moved && pass > 0) break
   }
-  for (const { v, i } of free)
-    if (v.from === 0 && grams[i]! < TOO_LITTLE && grams[i]! > 0 && v.low <= 0 && !v.tie) {
-      grams[i] = 0
-      chosen.set(i, { grams: 0, text: '', fuss: 0 })
-    }
   return {
     grams,
     texts: variables.map((v, i) => (v.fixed ? null : chosen.get(i)!.text || null)),

@@ -39,6 +39,13 @@ const LEAN = 0.3
 /** Families whose eggless form is raised by leavener. */
 export const RAISED: readonly Family[] = ['eggless-raised', 'syrup-spice', 'boxed', 'flourless-nut']
 
+/** Milks, drinks and water: what a baker adds by the spoon to loosen a batter. */
+const isThinLiquid = (i: Ingredient): boolean =>
+  i.kind === 'water' ||
+  ((i.kind === 'dairy' || i.kind === 'plant-dairy') &&
+    (i.per100.acid ?? 0) <= 3 &&
+    !/cream|cheese|mascarpone|ricotta|tofu|condensed|powder/.test(i.id))
+
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
 /** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
@@ -61,10 +68,11 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
     case 'fat':
       return i.id === 'mayonnaise' || i.id === 'plant-mayonnaise' ? still : share(0.5, 1.15, 0.17)
     case 'water':
-      return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
     case 'dairy':
     case 'plant-dairy':
-      if ((i.per100.acid ?? 0) > 3 || /cream|cheese|mascarpone|ricotta|tofu|condensed|powder/.test(i.id)) return share(0.6, 1.4, 0.2)
+      // Cheese is bought by the brick and is what the cake is made of.
+      if (/cheese|mascarpone|ricotta|quark/.test(i.id)) return still
+      if (!isThinLiquid(i)) return share(0.6, 1.4, 0.2)
       return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
     case 'leavener':
       return i.id === 'baking-soda'
@@ -237,16 +245,11 @@ export function draft(
       (sum, v) => sum + (((v.ingredient.per100.plasticFat ?? 0) + (v.ingredient.per100.liquidFat ?? 0)) / 100) * v.start,
       0,
     )
-    const liquid = situation.places.some(
-      (p) => p.inBatter && !removed.has(p.key) && freedomOf(p.ingredient, p.grams, flour, foamLost).give >= 25,
-    )
-    if (
-      !liquid &&
-      ![...byIngredient.values()].some(
-        (v) => v.from === 0 && /milk|water/.test(v.ingredient.id) && !v.tie && v.ingredient.kind !== 'fat' && v.give >= 25,
-      )
-    ) {
-      const wet = firstAllowed(['milk-whole', 'soy-milk', 'oat-milk', 'water'], rules)
+    const liquid = variables.some((v) => !v.tie && !v.fixed && isThinLiquid(v.ingredient))
+    if (!liquid) {
+      // Milk only where the recipe has milk already: no allergen comes in by the back door.
+      const milky = situation.places.some((p) => p.ingredient.contains?.includes('milk'))
+      const wet = firstAllowed(milky ? ['milk-whole', 'soy-milk', 'oat-milk', 'water'] : ['water'], rules)
       if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, eggs, [{ code: 'moisture', message: 'the water that the eggs carried' }])
     }
     if (family === 'eggless-raised' && fatLeft < LEAN * flour) {
