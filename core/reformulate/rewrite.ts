@@ -60,7 +60,11 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
       .replaceAll('{tied}', tied ? name(tied) : 'acid')
       .replaceAll('{soda}', name('baking-soda'))
-  const liquids = r.added.filter((a) => /milk|water/.test(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied)
+  // What takes an old liquid's place is spoken of where that one was.
+  const inPlace = new Set(r.replaced.map((x) => x.to))
+  const liquids = r.added.filter(
+    (a) => /milk|water/.test(a.ingredient) && a.ingredient !== carrier && a.ingredient !== tied && !inPlace.has(a.ingredient),
+  )
   const withLiquid = liquids.length && school ? ` with ${liquids.map((l) => `the ${name(l.ingredient)}`).join(' and ')}` : ''
 
   const steps: Step[] = []
@@ -68,6 +72,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   for (const text of method) {
     let now = text
     const reasons: string[] = []
+    // Names that were put in are held back, or "milk" would be found again inside "soy milk".
+    const held: string[] = []
+    const hold = (words: string) => `\uE000${held.push(words) - 1}\uE001`
     if (school && EGG_WORD.test(now)) {
       const called = fill(school.calledInMethod)
       if (FOAMING.test(now) && !school.foams) {
@@ -80,7 +87,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
         const put = () => {
           const said = first ? called + withLiquid : 'it'
           first = false
-          return said
+          return hold(said)
         }
         now = now.replace(EGG_PHRASE, put).replace(PART_OF_EGG, put)
         reasons.push(`${capital(called)} takes the place of the eggs.`)
@@ -92,7 +99,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       if (words && words.test(now)) {
         words.lastIndex = 0
         const creamed = /\bcream(?:ed|ing)?\b(?! cheese)/i.test(now) && /^oil-(?!coconut)/.test(to)
-        now = now.replace(words, name(to))
+        now = now.replace(words, hold(name(to)))
         if (creamed) {
           now = now.replace(/\bcream\b/i, 'Whisk').replace(/\buntil (?:very )?(?:pale|light|fluffy)[^,.;]*/i, 'until thick and even')
           reasons.push('Oil cannot be creamed: it is whisked in.')
@@ -100,6 +107,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       }
       if (words) words.lastIndex = 0
     }
+    now = now.replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!)
     if (now) steps.push({ text: capital(now), changed: now !== text, why: reasons.join(' ') })
   }
   if (!school) return steps

@@ -441,7 +441,9 @@ h1 {
     max-height: 48px;
   }
   .actions .push {
-    flex: 1;
+    flex: 1 1 auto;
+    min-width: 0;
+    padding: 0 12px;
   }
 }
 @media (max-width: 700px) {
