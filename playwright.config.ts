@@ -5,6 +5,8 @@ const PORT = 4329
 /** End-to-end tests drive the built product in Debian's Chromium, with every address but this machine's cut off. */
 export default defineConfig({
   testDir: 'tests',
+  // A folder of its own: Playwright empties it, and the unit tests' totals lie beside it.
+  outputDir: 'test-results/traces',
   timeout: 60_000,
   workers: 2,
   fullyParallel: true,
