@@ -84,7 +84,7 @@ for (const c of parsed) {
   const s = situationOf(c.recipe)
   const family = withoutEgg(s.family)
   for (const egg of SCHOOLS.filter((x) => x.slot === 'egg')) {
-    const d = draft(s, { egg, standIns: new Map() }, { needs: ['eggless'], avoid: [] }, { pin: {}, most: new Map() }, true, family)
+    const d = draft(s, { egg, standIns: new Map(), changes: [] }, { needs: ['eggless'], avoid: [] }, { pin: {}, most: new Map() }, true, family)
     if (!d) continue
     const problem = buildProblem({
       family,

@@ -95,8 +95,9 @@ export function mixOf(parts: readonly Part[], signs: MethodSigns): Mix {
  *
  * @param recipe as read or given
  * @param asFamily the baker's own word for the family, where the recognised one is wrong
+ * @param altitudeM metres above the sea
  */
-export function balanceOf(recipe: Recipe, asFamily?: CakeFamily): Balance {
+export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0): Balance {
   const signs = methodSigns(recipe)
   const batterParts = recipe.parts.filter((p) => p.role === 'batter')
   const main = batterParts.length ? batterParts : recipe.parts.slice(0, 1)
@@ -106,7 +107,7 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily): Balance {
     ? recognise(mix.mass, mix.kinds, signs)
     : { family: recogniseFinish(mix.mass, mix.kinds, new Set(mix.doses.map((d) => d.ingredient))), confidence: 0.7 }
   const family: Family = asFamily && isBatter ? asFamily : known.family
-  const metrics = metricsOf(mix.mass, family)
+  const metrics = metricsOf(mix.mass, family, altitudeM)
   const findings: Finding[] = []
   if (mix.mass.total > 0) {
     findings.push(...findingsOf(mix.mass, metrics, family, signs, mix.name, pureeShare(mix.doses, mix.mass.total)))

@@ -1,3 +1,4 @@
+import { gasFactor } from './altitude'
 import { CAKE_FAMILIES, FAMILIES, type Banded, type Family, type FamilyModel } from './families'
 import type { Mass } from './mass'
 import * as ratios from './ratios'
@@ -42,13 +43,15 @@ const round = (x: number | undefined, digits: number): number | undefined =>
  *
  * @param mass its mass balance
  * @param family for the bake loss and whether ratios stand on flour
+ * @param altitudeM metres above the sea: the same gas lifts further in thin air
  * @returns per cents of flour in `…Pct`, per 100 g of batter in `…Per100`, °C, mmol, grams
  */
-export function metricsOf(mass: Mass, family: Family): Metrics {
+export function metricsOf(mass: Mass, family: Family, altitudeM = 0): Metrics {
   const model = modelOf(family)
   const onFlour = model.basis === 'flour' && mass.flour > 0
   const baked = mass.total * (1 - model.bakeLoss)
   const concentration = ratios.sugarConcentration(mass)
+  const lift = ratios.lift(mass)
   const per100 = (grams: number) => (mass.total > 0 ? (100 * grams) / mass.total : 0)
   const flourOnly = (value: number | undefined, digits: number) => (onFlour ? round(value, digits) : undefined)
   return {
@@ -56,7 +59,7 @@ export function metricsOf(mass: Mass, family: Family): Metrics {
     sugarConcentration: round(concentration, 2),
     settingTemperatureC: concentration === undefined ? undefined : round(ratios.settingTemperature(concentration), 1),
     firmness: round(ratios.firmness(mass), 3),
-    lift: flourOnly(ratios.lift(mass), 2),
+    lift: flourOnly(lift === undefined ? undefined : lift * gasFactor(altitudeM), 2),
     acidBalance: round(ratios.acidBalance(mass), 2),
     fluidity: round(ratios.fluidity(mass), 3),
     sweetness: round(ratios.sweetness(mass, baked), 2)!,

@@ -12,7 +12,7 @@ import { ingredientOf, nameOf } from '../pantry/pantry'
 import { profileOf } from '../balance/profile'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
 import { MOST_LINES, readRecipe } from '../recipe/text'
-import type { Goal } from '../reformulate/goals'
+import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulate } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
@@ -26,6 +26,7 @@ interface Common {
   region: Region
   measures?: Measures
   family?: CakeFamily
+  altitudeM: number
 }
 
 export interface ParseAnswer extends ParsedRecipe {
@@ -114,7 +115,7 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   balance: (raw) => {
     const request = checked<Common>('balance', raw)
     const { recipe, questions } = recipeOf(request)
-    const balance = balanceOf(recipe, request.family)
+    const balance = balanceOf(recipe, request.family, request.altitudeM)
     for (const q of questions)
       if (q.about === 'temperature')
         balance.findings.push({
@@ -149,10 +150,10 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
         pin: Record<string, number | 'keep'>
         schools?: SchoolId[] | { use: SchoolId[]; exclude: SchoolId[] }
         limit: number
+        amount: Partial<Record<SoftGoal, number>>
+        sweetener?: string
       }
     >('reformulate', raw)
-    const unbuilt = request.goals.find((g) => !BUILT_GOALS.includes(g))
-    if (unbuilt) throw new Refusal('bad-request', `The wish “${unbuilt}” cannot be computed yet; ${BUILT_GOALS.join(', ')} can.`, 'goals')
     const { recipe } = recipeOf(request)
     return reformulate({
       recipe,
@@ -165,13 +166,13 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
       schools: Array.isArray(request.schools) ? { use: request.schools, exclude: [] } : (request.schools ?? { use: [], exclude: [] }),
       limit: request.limit,
       family: request.family,
+      amount: request.amount,
+      sweetener: request.sweetener,
+      altitudeM: request.altitudeM,
       ...around,
     })
   },
 }
-
-/** Needs that the reformulator can meet today. */
-export const BUILT_GOALS: readonly Goal[] = ['eggless', 'vegan', 'dairy-free', 'nut-free', 'soy-free']
 
 function ingredientAnswer(i: Ingredient, region: Region): IngredientAnswer {
   const p = profileOf(i)

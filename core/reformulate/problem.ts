@@ -1,5 +1,6 @@
 import { BANDED, type Band, type Banded, type Family } from '../balance/families'
 import { TOLERANCE } from '../balance/findings'
+import { CONCENTRATION_PER_KM, CORRECT_FROM, gasFactor, MOISTURE_PER_KM } from '../balance/altitude'
 import { modelOf, type Metrics } from '../balance/metrics'
 import { PROFILE_KEYS, profileOf, type Profile } from '../balance/profile'
 import type { Mass } from '../balance/mass'
@@ -141,10 +142,16 @@ export interface ProblemInput {
   variables: Variable[]
   fixed: Mass
   before: Metrics
+  /** The recipe's lift where it was written for, where that is not here. */
+  liftBefore?: number
   /** The family is another than before: pull towards its own aims. */
   moved: boolean
   /** Ratios that the goals want elsewhere. */
   wishes: Partial<Record<Banded | 'sweetness', number>>
+  /** Bands, widened where the goals reach beyond them; the family's own where absent. */
+  bands?: Partial<Record<Banded, Band>>
+  /** Metres above the sea. */
+  altitudeM?: number
 }
 
 /** A sum below this, in grams, is dust on the scale: no ratio is made of it. */
@@ -154,6 +161,9 @@ const LEAST_SUM = 0.05
 export function buildProblem(input: ProblemInput): Problem {
   const { family, variables, fixed, before, moved, wishes } = input
   const model = modelOf(family)
+  const bands = input.bands ?? model.bands
+  const altitudeM = input.altitudeM ?? 0
+  const km = altitudeM >= CORRECT_FROM ? altitudeM / 1000 : 0
   const profiles = variables.map((v) => profileOf(v.ingredient, v.melted))
   const problem: Problem = { family, variables, profiles, fixed, rows: [], gas: undefined }
   const guess = sumOf(
@@ -181,10 +191,18 @@ export function buildProblem(input: ProblemInput): Problem {
 
   for (const key of BANDED) {
     if (key === 'lift') continue
-    const band = model.bands[key]
+    const band = bands[key]
     const old = key === 'acidBalance' ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
-    const value = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, key === 'sugarConcentration')
+    const sea = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, key === 'sugarConcentration')
+    const value =
+      sea === undefined || !km
+        ? sea
+        : key === 'moisture'
+          ? sea * (1 + MOISTURE_PER_KM * km)
+          : key === 'sugarConcentration'
+            ? sea + CONCENTRATION_PER_KM * km
+            : sea
     const weight = WEIGHT[key] ?? 0
     if (value === undefined || !weight || (!band && model.basis === 'flour' && /Per100$/.test(key))) continue
     addRatio({
@@ -215,10 +233,17 @@ export function buildProblem(input: ProblemInput): Problem {
       weight: 0.3,
       kind: 'aim',
     })
-  if (model.bands.lift && guess.flour > LEAST_SUM) {
-    const old = before.lift
-    const aim = wishes.lift ?? aimFor(old, model.bands.lift, moved ? model.aims?.lift : undefined)!
-    problem.gas = { aim, band: model.bands.lift, weight: 1, tolerance: TOLERANCE.lift, flour: guess.flour + guess.cocoa }
+  if (bands.lift && guess.flour > LEAST_SUM) {
+    const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, bands.lift, moved ? model.aims?.lift : undefined)!
+    // What lifts so far up there is less gas than down here.
+    const thin = gasFactor(altitudeM)
+    problem.gas = {
+      aim: aim / thin,
+      band: { low: bands.lift.low / thin, high: bands.lift.high / thin },
+      weight: 1,
+      tolerance: TOLERANCE.lift / thin,
+      flour: guess.flour + guess.cocoa,
+    }
   }
   return problem
 }

@@ -1,6 +1,7 @@
 import { nameOf, need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
-import type { School } from '../swaps/school'
+import type { ChangeSchool } from '../swaps/change'
+import type { AddedStep, School } from '../swaps/school'
 
 export interface Step {
   text: string
@@ -16,8 +17,18 @@ export interface Rewriting {
   added: readonly { ingredient: string; kitchen: string }[]
   /** Ingredient ids that gave way to others. */
   replaced: readonly { from: string; to: string }[]
-  powderAdded: boolean
+  /** Schools that changed by degree, with what each brought. */
+  changes: readonly { school: ChangeSchool; brought: readonly string[] }[]
+  /** Ingredient ids of lines that left. */
+  removed: readonly string[]
+  /** What the oven does differently. */
+  ovenSteps: readonly { text: string; why: string }[]
+  /** Sugar against the fat that it is creamed with. */
+  sugarOverFat: number
 }
+
+/** Past this much sugar to a part of fat, creaming takes longer: there is little fat to hold the air. */
+const SUGARY = 1.25
 
 const EGG_PHRASE =
   /\b(?:the\s+)?(?:(?:beaten|whole|large|medium|remaining|room[- ]temperature)\s+)*eggs?(?:\s+mixture)?\b(?![- ](?:free|replacer|yolk|white))(?:,?\s+(?:one (?:by one|at a time|after another)|gradually|in turns|beaten))?/gi
@@ -42,6 +53,21 @@ const CALLED: Record<string, RegExp> = {
   honey: /\bhoney\b/gi,
   'condensed-milk': /\b(?:sweetened )?condensed milk\b/gi,
   'flour-almond': /\b(?:ground almonds|almond flour|almonds)\b/gi,
+}
+
+/** Things that may leave a mix for good, and how a method speaks of them. */
+const GOES: Record<string, string> = {
+  'baking-powder': 'baking powder',
+  'baking-soda': '(?:baking soda|bicarbonate of soda|bicarb)',
+  water: 'water',
+  'oil-vegetable': '(?:vegetable )?oil',
+}
+
+/** Takes the words for something out of an enumeration: "flour, powder and salt" → "flour and salt". */
+function without(text: string, word: string): string {
+  return text
+    .replace(new RegExp(`(,\\s*|\\s+and\\s+|\\s+with\\s+)(?:the\\s+)?${word}\\b(?=\\s*(?:[,.;]|$|and\\b))`, 'gi'), '')
+    .replace(new RegExp(`\\b(?:the\\s+)?${word}(?:,\\s*|\\s+and\\s+)`, 'gi'), '')
 }
 
 /**
@@ -107,22 +133,49 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       }
       if (words) words.lastIndex = 0
     }
+    for (const id of r.removed) {
+      const word = GOES[id]
+      if (!word || r.added.some((a) => a.ingredient === id) || r.replaced.some((x) => x.from === id)) continue
+      const less = without(now, word)
+      if (less !== now) reasons.push(`No ${name(id)} now.`)
+      now = less
+    }
     now = now.replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!)
     if (now) steps.push({ text: capital(now), changed: now !== text, why: reasons.join(' ') })
   }
-  if (!school) return steps
-
   const before: Step[] = []
   const last: Step[] = []
-  for (const s of school.steps) {
+  const after: Step[] = []
+  const place = (step: AddedStep, put: (text: string) => string) => {
     // A step about soda says nothing where no soda was needed.
-    if (s.text.includes('{soda}') && !r.added.some((a) => a.ingredient === 'baking-soda')) continue
-    const step = { text: fill(s.text), changed: true, why: s.why }
-    if (s.at === 'last') last.push(step)
-    else before.push(step)
+    if (step.text.includes('{soda}') && !r.added.some((a) => a.ingredient === 'baking-soda')) return
+    const done = { text: put(step.text), changed: true, why: step.why }
+    const list = step.at === 'last' ? last : step.at === 'after' ? after : before
+    if (!list.some((x) => x.text === done.text)) list.push(done)
   }
+  for (const s of school?.steps ?? []) place(s, fill)
+  for (const { school: change, brought } of r.changes) {
+    const fat = brought.find((id) => need(id).kind === 'fat')
+    for (const s of change.steps) {
+      if (s.text.includes('{fat}') && !fat) continue
+      place(s, (text) =>
+        fill(text)
+          .replaceAll('{brought}', brought[0] ? name(brought[0]) : 'it')
+          .replaceAll('{fat}', fat ? name(fat) : 'fat'),
+      )
+    }
+  }
+  for (const s of r.ovenSteps) after.push({ ...s, changed: true })
+  const creamAt = steps.findIndex((s) => /\bcream\b(?! cheese)/i.test(s.text))
+  if (r.sugarOverFat > SUGARY && r.changes.length > 0 && creamAt >= 0)
+    steps.splice(creamAt + 1, 0, {
+      text: 'Cream for three minutes longer than usual.',
+      changed: true,
+      why: 'There is more sugar than the fat takes up quickly.',
+    })
+  if (!school && !before.length && !last.length && !after.length && !r.added.length) return steps
   const list = (ids: readonly string[]) => ids.map((id) => `${amount(id)} ${name(id)}`).join(', ')
-  const told = () => [...before, ...steps, ...last].map((s) => s.text.toLowerCase()).join('\n')
+  const told = () => [...before, ...steps, ...last, ...after].map((s) => s.text.toLowerCase()).join('\n')
   // Whatever is new and not spoken of yet would be forgotten at the counter.
   const dry = r.added.filter(
     (a) => ['leavener', 'binder', 'starch'].includes(need(a.ingredient).kind) && !mentioned(told(), name(a.ingredient)),
@@ -133,7 +186,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       changed: true,
       why: 'Spread evenly, it works evenly.',
     })
-  if (!eggPlaced && carrier)
+  if (school && !eggPlaced && carrier)
     last.unshift({
       text: `Stir in ${fill(school.calledInMethod)}${withLiquid} with the liquid.`,
       changed: true,
@@ -141,7 +194,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     })
   const wet = r.added.filter((a) => !mentioned(told(), name(a.ingredient)))
   if (wet.length) last.push({ text: `Add ${list(wet.map((w) => w.ingredient))} with the liquid.`, changed: true, why: 'New in this mix.' })
-  if (school.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
+  if (school?.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
     last.push({
       text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.',
       changed: true,
@@ -151,7 +204,15 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     (s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text),
   )
   const cut = bakeAt < 0 ? steps.length : bakeAt
-  return [...before, ...steps.slice(0, cut), ...last, ...steps.slice(cut)]
+  // A batter that must rest cannot wait once its soda is wet: it rests first.
+  const rest = last.findIndex((s) => /stand for 20/.test(s.text))
+  const atOnce = last.findIndex((s) => /within ten minutes/.test(s.text))
+  if (rest >= 0 && atOnce >= 0) {
+    const [step] = last.splice(rest, 1)
+    step!.text = 'Stir the flours with the liquid and the fat first and let them stand for 20 minutes; what foams goes in after that.'
+    before.push(step!)
+  }
+  return [...before, ...steps.slice(0, cut), ...last, ...steps.slice(cut), ...after]
 }
 
 /** Whether a text speaks of an ingredient, by its name or its last word ("vinegar" for "cider vinegar"). */

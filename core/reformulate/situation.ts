@@ -28,6 +28,8 @@ export interface Situation {
   mix: Mix
   family: Family
   metrics: Metrics
+  /** Lift by the sea, where recipes are written. */
+  seaLift: number | undefined
   /** Shell-free egg in the batter, g; dried egg counted as made up with water. */
   eggGrams: number
 }
@@ -35,7 +37,7 @@ export interface Situation {
 /** Dried egg takes three parts water to be egg again (packet directions). */
 const DRIED_EGG_MADE_UP = 4
 
-export function situationOf(recipe: Recipe, asFamily?: CakeFamily): Situation {
+export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0): Situation {
   const signs = methodSigns(recipe)
   const batter = recipe.parts.some((p) => p.role === 'batter')
   const isBatter = (i: number) => (batter ? recipe.parts[i]!.role === 'batter' : i === 0)
@@ -56,7 +58,8 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily): Situation {
   const eggGrams = places
     .filter((p) => p.inBatter && p.ingredient.kind === 'egg')
     .reduce((sum, p) => sum + p.grams * (/dried/.test(p.ingredient.id) ? DRIED_EGG_MADE_UP : 1), 0)
-  return { recipe, signs, places, mix, family, metrics: metricsOf(mix.mass, family), eggGrams }
+  const metrics = metricsOf(mix.mass, family, altitudeM)
+  return { recipe, signs, places, mix, family, metrics, seaLift: metricsOf(mix.mass, family).lift, eggGrams }
 }
 
 /** The family that a batter belongs to once its eggs are gone. */

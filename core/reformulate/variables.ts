@@ -1,18 +1,23 @@
 import { emptyMass, type Mass } from '../balance/mass'
-import type { Family } from '../balance/families'
+import type { Band, Banded, Family } from '../balance/families'
+import { isCake } from '../balance/metrics'
 import type { Ingredient } from '../pantry/ingredient'
 import { need } from '../pantry/pantry'
+import type { ChangeSchool } from '../swaps/change'
 import type { School } from '../swaps/school'
 import type { StandIn } from '../swaps/standins'
 import { firstAllowed, type Rules } from './allowed'
 import type { Variable } from './problem'
+import { rework, widenedBands, type Reworked } from './rework'
 import type { Place, Situation } from './situation'
 
-/** One way through all that must go: a school for the eggs, a stand-in for each other forbidden ingredient. */
+/** One way through all that is asked: a school for the eggs, stand-ins for what else must go, changes by degree. */
 export interface Combination {
   egg?: School
   /** By ingredient id. */
   standIns: ReadonlyMap<string, StandIn>
+  /** In the order in which they are applied; `share` is how much of it is to go. */
+  changes: readonly { change: ChangeSchool; share: number }[]
 }
 
 export interface Limits {
@@ -25,8 +30,12 @@ export interface Draft {
   variables: Variable[]
   fixed: Mass
   family: Family
-  /** Keys of batter lines that leave. */
-  removed: Set<string>
+  /** Batter lines that leave, by key, with the reason where a change gave one. */
+  removed: Map<string, { code: string; message: string } | undefined>
+  wishes: Reworked['wishes']
+  /** The family's bands, widened as far as the goals reach. */
+  bands: Partial<Record<Banded, Band>>
+  brought: Reworked['brought']
 }
 
 /** Shell-free grams of the egg that recipes and schools count by (US large). */
@@ -45,6 +54,9 @@ const isThinLiquid = (i: Ingredient): boolean =>
   ((i.kind === 'dairy' || i.kind === 'plant-dairy') &&
     (i.per100.acid ?? 0) <= 3 &&
     !/cream|cheese|mascarpone|ricotta|tofu|condensed|powder/.test(i.id))
+
+/** Batters that a spoon of milk loosens; cheese and custard only get wetter. */
+const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe'].includes(family)
 
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
@@ -102,7 +114,7 @@ export function draft(
   const foamLost = eggsGo && situation.family === 'foam'
   const melted = situation.signs.melted
   const variables: Variable[] = []
-  const removed = new Set<string>()
+  const removed: Draft['removed'] = new Map()
   const byIngredient = new Map<string, Variable>()
   const pinned = (id: string, from: number): number | undefined => {
     const pin = limits.pin[id]
@@ -110,17 +122,7 @@ export function draft(
   }
 
   const add = (v: Omit<Variable, 'melted' | 'fixed'> & { fixed?: boolean }): Variable => {
-    const pin = pinned(v.ingredient.id, v.from)
-    const most = limits.most.get(v.ingredient.id) ?? Infinity
-    const made: Variable = {
-      ...v,
-      melted,
-      high: Math.min(v.high, most),
-      low: Math.min(v.low, most),
-      start: Math.min(v.start, most),
-      fixed: v.fixed ?? false,
-      ...(pin !== undefined && { start: pin, low: pin, high: pin, fixed: true, tie: undefined }),
-    }
+    const made: Variable = { ...v, melted, fixed: v.fixed ?? false }
     variables.push(made)
     if (!byIngredient.has(v.ingredient.id)) byIngredient.set(v.ingredient.id, made)
     return made
@@ -157,7 +159,7 @@ export function draft(
     const standIn = combination.standIns.get(place.ingredient.id)
     const goes = (eggsGo && place.ingredient.kind === 'egg') || standIn !== undefined
     if (goes) {
-      removed.add(place.key)
+      removed.set(place.key, undefined)
       leaving.push(place)
       continue
     }
@@ -245,13 +247,6 @@ export function draft(
       (sum, v) => sum + (((v.ingredient.per100.plasticFat ?? 0) + (v.ingredient.per100.liquidFat ?? 0)) / 100) * v.start,
       0,
     )
-    const liquid = variables.some((v) => !v.tie && !v.fixed && isThinLiquid(v.ingredient))
-    if (!liquid) {
-      // Milk only where the recipe has milk already: no allergen comes in by the back door.
-      const milky = situation.places.some((p) => p.ingredient.contains?.includes('milk'))
-      const wet = firstAllowed(milky ? ['milk-whole', 'soy-milk', 'oat-milk', 'water'] : ['water'], rules)
-      if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, eggs, [{ code: 'moisture', message: 'the water that the eggs carried' }])
-    }
     if (family === 'eggless-raised' && fatLeft < LEAN * flour) {
       const oil = firstAllowed(['oil-vegetable', 'oil-olive', 'oil-coconut'], rules)
       if (oil)
@@ -260,5 +255,45 @@ export function draft(
         ])
     }
   }
-  return { variables, fixed: emptyMass(), family, removed }
+  const state = rework(
+    variables,
+    combination.changes,
+    { flour, family, before: situation.metrics, rules },
+    (ingredient, low, start, high, why) =>
+      add({ key: `+${ingredient.id}`, ingredient, from: 0, start, low, high, give: Math.max(1, 0.3 * start), replaces: [], why: [why] }),
+  )
+  if (!state) return undefined
+  if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()
+  const staying = variables.filter((v) => !state.gone.has(v))
+  for (const [v, why] of state.gone) if (v.from > 0) removed.set(v.key, why)
+  // What the baker holds, and what there is, goes before everything but a hard need.
+  for (const v of staying) {
+    const pin = pinned(v.ingredient.id, v.from)
+    const most = limits.most.get(v.ingredient.id) ?? Infinity
+    if (pin !== undefined) Object.assign(v, { start: pin, low: pin, high: pin, fixed: true, tie: undefined })
+    else if (v.start > most || v.high > most) {
+      v.start = Math.min(v.start, most)
+      v.low = Math.min(v.low, most)
+      v.high = Math.min(v.high, most)
+    }
+  }
+  return {
+    variables: staying,
+    fixed: emptyMass(),
+    family: state.family,
+    removed,
+    wishes: state.wishes,
+    bands: widenedBands(state),
+    brought: state.brought,
+  }
+
+  /** What replaces egg, wheat or fat may need loosening where the recipe has no liquid to move. */
+  function loosen() {
+    if (!loosened(family) || variables.some((v) => !v.tie && !v.fixed && v.start > 0 && isThinLiquid(v.ingredient))) return
+    // Milk only where the recipe has milk already: no allergen comes in by the back door.
+    const milky = situation.places.some((p) => p.ingredient.contains?.includes('milk'))
+    const wet = firstAllowed(milky ? ['milk-whole', 'soy-milk', 'oat-milk', 'water'] : ['water'], rules)
+    const why = combination.egg ? 'the water that the eggs carried' : 'loosens what now drinks more'
+    if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, [], [{ code: 'moisture', message: why }])
+  }
 }

@@ -26,7 +26,7 @@ export interface Sides {
   effort: string
 }
 
-/** A step that a school adds to the method. `{carrier}` and `{amount}` stand for what it brings. */
+/** A step that a school adds to the method. `{carrier}`, `{tied}`, `{brought}`, `{fat}` and `{soda}` stand for what it brings. */
 export interface AddedStep {
   at: 'start' | 'before-mixing' | 'last' | 'after'
   text: string

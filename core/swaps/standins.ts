@@ -112,10 +112,24 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   almond: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   pistachio: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   peanut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  'biscuit-crumbs': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits, crushed.')],
+  'sandwich-cookies': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits; the cream goes missing.')],
+  'sandwich-cookie-shells': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits, crushed.')],
+  'cake-mix': [one('cake-mix-gf', null, 'A gluten-free box.')],
+  'cake-mix-white': [one('cake-mix-gf', null, 'A gluten-free box.')],
+  beer: [one('coffee-brewed', null, 'Strong coffee keeps the bitterness.', 0.95), one('sparkling-water', null, 'Sparkling water.', 0.95)],
+  semolina: [one('flour-cornmeal', null, 'Fine cornmeal has the same bite.')],
   'sugar-icing': [one('sugar-white', null, 'Fine white sugar.')],
   'sugar-brown': [one('sugar-white', null, 'White sugar: paler, no molasses.')],
   'sugar-white': [one('sugar-brown', null, 'Brown sugar: darker, a little moister.')],
 }
+
+/** Wheat outside a batter (crusts, cooked icings, crumbles), where it thickens or is bound by fat. */
+export const FLOUR_OUTSIDE_BATTER: readonly StandIn[] = [
+  one('flour-gf-blend', 'gf-blend', 'A gluten-free blend, weight for weight.'),
+  one('cornstarch', 'gf-flours', 'Cornflour thickens with half as much.', 0.5),
+  one('flour-rice', 'gf-flours', 'Rice flour, a little sandier.'),
+]
 
 /** Eggs outside a batter (custards, curds, meringue icings), where setting or foam is all they do. */
 export const EGG_OUTSIDE_BATTER: Readonly<Record<string, readonly StandIn[]>> = {

@@ -1,0 +1,330 @@
+import { dietsOf, pureeShare } from '../balance/balance'
+import type { Band, Banded } from '../balance/families'
+import { findingsOf, type Finding } from '../balance/findings'
+import { massOf, type Dose } from '../balance/mass'
+import { isCake, metricsOf, modelOf } from '../balance/metrics'
+import { missingIn } from '../balance/missing'
+import { cautionsFor } from '../care/cautions'
+import { predictCrumb } from '../crumb/predict'
+import type { Measures } from '../measure/kitchen'
+import type { Region } from '../measure/region'
+import { ingredientOf, nameOf, need } from '../pantry/pantry'
+import type { Recipe } from '../recipe/recipe'
+import type { Sides } from '../swaps/school'
+import { labelChecks, type Rules } from './allowed'
+import type { FinishedPart } from './finish'
+import type { Goal } from './goals'
+import { handOver } from './handover'
+import { kitchenOf, newLine, ownMeasure } from './lines'
+import type { Option, OptionLine } from './option'
+import { ovenAfter } from './oven'
+import type { Problem } from './problem'
+import { rewriteMethod } from './rewrite'
+import type { Rounded } from './round'
+import type { Place, Situation } from './situation'
+import type { Combination, Draft } from './variables'
+
+/** What every answer of one request shares. */
+export interface Ask {
+  rules: Rules
+  goals: readonly Goal[]
+  region: Region
+  measures: Measures
+  /** What is in the cupboard. */
+  have: ReadonlySet<string>
+  altitudeM: number
+}
+
+/** A worked-out combination, rounded. */
+export interface Worked {
+  combination: Combination
+  draft: Draft
+  problem: Problem
+  rounded: Rounded
+  finishes: readonly FinishedPart[]
+  cost: number
+}
+
+const FAULT_COST = 60
+const CAUTION_COST = 7
+const NOTE_COST = 0.5
+const UNDONE_COST = 2.5
+const BUY_COST = 0.55
+/** Of jobs left undone, those that a baker sees count whole. */
+const LESSER_JOB = 0.3
+
+interface Outcome {
+  key: string
+  ingredient: string
+  from: number
+  to: number
+  kitchen: string | null
+  replaces: string[]
+  why: { code: string; message: string }[]
+}
+
+interface Group {
+  outcomes: Map<string, Outcome>
+  removed: Draft['removed']
+  added: Outcome[]
+  placed: boolean
+}
+
+const outcomesOf = (variables: Problem['variables'], rounded: Rounded): Outcome[] =>
+  variables.map((v, i) => ({
+    key: v.key,
+    ingredient: v.ingredient.id,
+    from: v.from,
+    to: rounded.grams[i]!,
+    kitchen: rounded.texts[i]!,
+    replaces: v.replaces,
+    why: v.why,
+  }))
+
+const groupOf = (draft: Draft, problem: Problem, rounded: Rounded): Group => {
+  const all = outcomesOf(problem.variables, rounded)
+  return {
+    outcomes: new Map(all.map((o) => [o.key, o])),
+    removed: draft.removed,
+    added: all.filter((o) => o.from === 0 && o.key.startsWith('+') && o.to > 0),
+    placed: false,
+  }
+}
+
+/** Puts an answer together: its lines with reasons, its recipe, what it is like, what it costs. */
+export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
+  const { combination, draft, rounded } = worked
+  const { egg, changes } = combination
+  const { family } = draft
+  const batter = groupOf(draft, worked.problem, rounded)
+  const { lines, recipe } = linesOf(s, batter, worked.finishes, ask)
+  const outcomes = [...batter.outcomes.values()]
+
+  // What is judged is what the kitchen will weigh, not what the programme wanted.
+  const doses: Dose[] = outcomes.filter((o) => o.to > 0).map((o) => ({ ingredient: o.ingredient, grams: o.to, melted: s.signs.melted }))
+  const mass = massOf(doses)
+  const metrics = metricsOf(mass, family, ask.altitudeM)
+  const signs = { ...s.signs, whipped: s.signs.whipped && (!egg || Boolean(egg.foams)) }
+  const findings = soften(findingsOf(mass, metrics, family, signs, s.mix.name, pureeShare(doses, mass.total)), draft.bands, metrics)
+  if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, s.mix.name))
+
+  const { handover, undone } = handOver(changesIn(s, lines))
+  const replaced = lines
+    .filter((l) => l.status === 'added')
+    .flatMap((l) => l.replaces.filter((r) => !r.startsWith('egg-')).map((from) => ({ from, to: l.ingredient })))
+  const oven = ovenAfter(s.recipe.oven, changes, s.recipe)
+  const method = rewriteMethod(s.recipe.method, {
+    region: ask.region,
+    egg,
+    changes: changes.map((c) => ({ school: c.change, brought: draft.brought.get(c.change) ?? [] })),
+    added: lines
+      .filter((l) => l.status === 'added' || (l.status === 'changed' && l.replaces.length > 0))
+      .map((l) => ({ ingredient: l.ingredient, kitchen: l.kitchen })),
+    replaced,
+    removed: lines.filter((l) => l.status === 'removed').map((l) => l.ingredient),
+    ovenSteps: oven.steps,
+    sugarOverFat: sugarOverFat(outcomes),
+  })
+  recipe.method = method.map((m) => m.text)
+  recipe.oven = oven.oven
+  const diets = dietsOf(recipe)
+  const ids = recipe.parts.flatMap((p) => p.lines.map((l) => l.ingredient)).filter((id): id is string => id !== null)
+  const owned = new Set(s.places.map((p) => p.ingredient.id))
+  const buy = [...new Set(lines.filter((l) => l.status === 'added').map((l) => l.ingredient))].filter(
+    (id) => id !== 'water' && !ask.have.has(id) && !owned.has(id),
+  )
+  const standIns = [...new Set(combination.standIns.values())]
+  const schools = [
+    ...new Set([...(egg ? [egg.id] : []), ...changes.flatMap((c) => c.change.id ?? []), ...standIns.flatMap((t) => t.school ?? [])]),
+  ]
+  const slices = recipe.yield?.count ?? 10
+  return {
+    id: '',
+    schools,
+    title: titleOf(combination, ask.region),
+    recipe,
+    lines,
+    family,
+    metrics: { ...metrics, browning: Math.round((metrics.browningIndex / Math.max(0.05, s.metrics.browningIndex)) * 100) / 100 },
+    before: s.metrics,
+    bands: modelOf(family).bands,
+    handover,
+    undone,
+    findings,
+    crumb: predictCrumb(metrics, family, { metrics: s.metrics, family: s.family }),
+    method,
+    oven: recipe.oven,
+    cautions: cautionsFor({
+      ingredients: ids.map(need),
+      grams: new Map(lines.map((l) => [l.ingredient, l.to])),
+      needs: ask.rules.needs,
+      method: recipe.method.join('\n'),
+      slices: slices > 1 ? slices : 10,
+    }),
+    labels: labelChecks(ids, ask.rules),
+    allergens: diets.allergens,
+    buy,
+    score: Math.round(scoreOf(worked.cost, findings, undone, buy) * 100) / 100,
+    sides: sidesOf(combination),
+  }
+}
+
+function scoreOf(cost: number, findings: readonly Finding[], undone: Option['undone'], buy: readonly string[]): number {
+  return (
+    cost +
+    findings.reduce((sum, f) => sum + { fault: FAULT_COST, caution: CAUTION_COST, note: NOTE_COST }[f.severity], 0) +
+    undone.reduce((sum, u) => sum + UNDONE_COST * u.share * (u.job === 'set' || u.job === 'lift' ? 1 : LESSER_JOB), 0) +
+    buy.length * BUY_COST
+  )
+}
+
+/** A finding about what was asked for is a note: a cake with half its fat is lean, and meant to be. */
+function soften(findings: Finding[], asked: Partial<Record<Banded, Band>>, metrics: Option['before']): Finding[] {
+  return findings.map((f) => {
+    const band = f.metric === null ? undefined : asked[f.metric as Banded]
+    const value = f.metric === null ? undefined : metrics[f.metric as Banded]
+    if (!band || value === undefined || f.severity === 'note') return f
+    const near = 0.1 * (band.high - band.low)
+    return value >= band.low - near && value <= band.high + near ? { ...f, severity: 'note' } : f
+  })
+}
+
+function titleOf(c: Combination, region: Region): string {
+  const standIns = [...new Set([...c.standIns.values()].map((t) => nameOf(need(t.brings[0]!.ingredient), region)))]
+  const words = [c.egg?.title, ...c.changes.map((x) => x.change.title), ...standIns].filter((t): t is string => Boolean(t))
+  return (
+    words
+      .map((w, i) => (i ? w.replace(/^./, (first) => first.toLowerCase()) : w.replace(/^./, (first) => first.toUpperCase())))
+      .join(', ') || 'Brought into balance'
+  )
+}
+
+/** What the schools of one answer cost and give, said once for each thing. */
+function sidesOf(c: Combination): Option['sides'] {
+  const schools = [...(c.egg ? [c.egg] : []), ...c.changes.map((x) => x.change)]
+  const about: (keyof Sides | 'cannot')[] = ['crumb', 'flavour', 'keeps', 'effort', 'cannot']
+  return about.flatMap((a) => {
+    const words = [...new Set(schools.map((x) => (a === 'cannot' ? x.cannot : x.sides[a])).filter(Boolean))]
+    return words.length ? [{ about: a, message: words.join(a === 'cannot' ? ' ' : '; ') }] : []
+  })
+}
+
+/** Sugar outweighs the firm fat that it is creamed with by this much. */
+function sugarOverFat(outcomes: readonly Outcome[]): number {
+  const of = (kind: string) => outcomes.reduce((sum, o) => (ingredientOf(o.ingredient)?.kind === kind ? sum + o.to : sum), 0)
+  const fat = of('fat')
+  return fat > 0 ? of('sugar') / fat : 0
+}
+
+function changesIn(s: Situation, lines: readonly OptionLine[]): { ingredient: string; from: number; to: number }[] {
+  const changes = new Map<string, { ingredient: string; from: number; to: number }>()
+  for (const l of lines) {
+    if (!s.places.some((p) => p.part === l.partIndex && p.inBatter)) continue
+    const c = changes.get(l.ingredient) ?? { ingredient: l.ingredient, from: 0, to: 0 }
+    c.from += l.from
+    c.to += l.to
+    changes.set(l.ingredient, c)
+  }
+  return [...changes.values()]
+}
+
+/** Every line before and after with its reason, and the recipe that they make. */
+function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[], ask: Ask): { lines: OptionLine[]; recipe: Recipe } {
+  const lines: OptionLine[] = []
+  const recipe = JSON.parse(JSON.stringify(s.recipe)) as Recipe
+  recipe.parts.forEach((p) => (p.lines = []))
+  const groups = new Map(finishes.map((f) => [f.part, groupOf(f.draft, f.problem, f.rounded)]))
+  const places = new Map(s.places.map((p) => [p.key, p]))
+  const groupFor = (place: Place) => (place.inBatter ? batter : groups.get(place.part))
+  const name = (id: string) => nameOf(need(id), ask.region)
+
+  const placeAdded = (group: Group, part: number) => {
+    if (group.placed) return
+    group.placed = true
+    for (const o of group.added) {
+      const kitchen = o.kitchen ?? kitchenOf(o.ingredient, o.to, ask.measures, ask.region)
+      lines.push({
+        part: s.recipe.parts[part]!.name,
+        partIndex: part,
+        ingredient: o.ingredient,
+        name: name(o.ingredient),
+        from: 0,
+        to: round1(o.to),
+        kitchen,
+        was: '',
+        status: 'added',
+        replaces: [...new Set(o.replaces)],
+        why: o.why,
+      })
+      recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, ask.region, { prep: null }))
+    }
+  }
+
+  s.recipe.parts.forEach((part, p) =>
+    part.lines.forEach((line, index) => {
+      const place = places.get(`${p}:${index}`)
+      const group = place && groupFor(place)
+      const o = place && group?.outcomes.get(place.key)
+      if (!place) {
+        recipe.parts[p]!.lines.push({ ...line })
+        return
+      }
+      const base = {
+        part: part.name,
+        partIndex: p,
+        ingredient: place.ingredient.id,
+        name: line.named || name(place.ingredient.id),
+        from: round1(place.grams),
+        was: ownMeasure(line),
+      }
+      const keep = () => {
+        lines.push({ ...base, to: round1(place.grams), kitchen: base.was, status: 'kept', replaces: [], why: [] })
+        recipe.parts[p]!.lines.push({ ...line })
+      }
+      if (!group) keep()
+      else if (group.removed.has(place.key) || !o) {
+        const why = group.removed.get(place.key) ?? { code: 'need', message: reasonGone(place, ask.rules) }
+        lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: [why] })
+        placeAdded(group, p)
+      } else if (Math.abs(o.to - o.from) < Math.max(0.05, 0.004 * o.from)) keep()
+      else if (o.to <= 0)
+        lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: reasonsFor(o, place, 0, batter.removed.size > 0) })
+      else {
+        const kitchen = o.kitchen ?? kitchenOf(place.ingredient.id, o.to, ask.measures, ask.region)
+        const why = reasonsFor(o, place, o.to, batter.removed.size > 0)
+        lines.push({ ...base, to: round1(o.to), kitchen, status: 'changed', replaces: [...new Set(o.replaces)], why })
+        recipe.parts[p]!.lines.push(newLine(place.ingredient.id, o.to, kitchen, ask.region, line))
+      }
+    }),
+  )
+  placeAdded(batter, s.places.find((p) => p.inBatter)?.part ?? 0)
+  for (const [part, group] of groups) placeAdded(group, part)
+  return { lines, recipe }
+}
+
+const round1 = (grams: number): number => Math.round(grams * 10) / 10
+
+function reasonGone(place: Place, rules: Rules): string {
+  if (rules.avoid.includes(place.ingredient.id)) return 'to be avoided'
+  return rules.needs.length ? `out, for ${rules.needs.join(', ')}` : 'gives way to another'
+}
+
+/** Why an amount of what the recipe already had moved, in a baker's words: what was asked of it, else what the balance asked. */
+function reasonsFor(o: Outcome, place: Place, to: number, eggs: boolean): Outcome['why'] {
+  if (o.why.length) return o.why
+  const { kind } = place.ingredient
+  const more = to > o.from
+  const because = (code: string, message: string) => [{ code, message }]
+  if (kind === 'fat')
+    return more ? because('tenderness', 'a little more, to keep it tender') : because('less-to-hold', 'the new crumb holds less fat')
+  if (kind === 'sugar' || kind === 'syrup')
+    return more ? because('sweetness', 'more, to keep it as sweet') : because('sets-in-time', 'less, so that it sets before it sinks')
+  if (kind === 'leavener')
+    return more
+      ? because('lift', eggs ? 'more, since no foam carries it' : 'to bring the lift into range')
+      : because('lift', 'less, since other gas takes over')
+  if (kind === 'flour' || kind === 'starch')
+    return because('structure', more ? 'more flour to hold what the eggs held' : 'a little less, to keep it moist')
+  if (kind === 'acid') return because('acid', 'to meet the soda')
+  return because('moisture', more ? 'more, for the water that left' : 'less, since others bring water')
+}

@@ -1,0 +1,183 @@
+import { RAISED } from './variables'
+import type { Family } from '../balance/families'
+import { HARD_NEEDS, type HardNeed, type Ingredient } from '../pantry/ingredient'
+import { ingredientOf, nameOf, need } from '../pantry/pantry'
+import type { Region } from '../measure/region'
+import type { ChangeSchool } from '../swaps/change'
+import type { SchoolId } from '../swaps/ids'
+import type { School } from '../swaps/school'
+import { CHANGES, SCHOOLS } from '../swaps/schools'
+import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS, type StandIn } from '../swaps/standins'
+import { schoolForSweetener } from '../swaps/sugar/sweeteners'
+import { noLeavener, wantSchool } from '../swaps/want/wants'
+import { forbidden, type Rules } from './allowed'
+import type { Goal, SoftGoal } from './goals'
+import type { Place, Situation } from './situation'
+
+/** One way to deal with one thing. */
+export type Choice =
+  | { kind: 'egg'; school: School }
+  | { kind: 'stand-in'; ingredients: readonly string[]; standIn: StandIn }
+  | { kind: 'change'; change: ChangeSchool; share: number }
+
+/** One thing to deal with, and the ways to do it. */
+export interface Slot {
+  key: string
+  choices: Choice[]
+}
+
+export interface Asked {
+  goals: readonly Goal[]
+  /** How much of it, by soft goal, 0 to 1. */
+  amount: Readonly<Partial<Record<SoftGoal, number>>>
+  sweetener?: string
+  schools: { use: readonly SchoolId[]; exclude: readonly SchoolId[] }
+  region: Region
+}
+
+/** Shares taken away where the baker names none (contract). Half of the sugar is as far as most syrups go. */
+const USUAL_SHARE: Readonly<Partial<Record<SoftGoal, number>>> = {
+  'low-fat': 0.5,
+  'less-sugar': 0.3,
+  'less-sweet': 0.15,
+  'sugar-swap': 0.5,
+}
+
+export const hardNeeds = (goals: readonly Goal[]): HardNeed[] =>
+  goals.filter((g): g is HardNeed => (HARD_NEEDS as readonly string[]).includes(g))
+
+/** Flours of the batter change together, by a school; elsewhere and in crumbs each has its stand-in. */
+const isBatterFlour = (p: Place): boolean => p.inBatter && (p.ingredient.kind === 'flour' || p.ingredient.kind === 'starch')
+const holdsGluten = (i: Ingredient): boolean => Boolean(i.contains?.includes('gluten'))
+
+/**
+ * Everything that is asked of a recipe, slot by slot.
+ *
+ * @returns the slots, and what cannot be met because nothing can take its place
+ */
+export function slotsOf(
+  s: Situation,
+  rules: Rules,
+  asked: Asked,
+  eggsGo: boolean,
+  family: Family,
+): { slots: Slot[]; blocked: { code: string; message: string }[] } {
+  const blocked: { code: string; message: string }[] = []
+  const slots: Slot[] = []
+  const named = new Set(asked.schools.use)
+  const usable = (id: SchoolId | null) => id === null || !asked.schools.exclude.includes(id)
+  const wanted = <T extends { id: SchoolId | null }>(all: readonly T[]): T[] => {
+    const left = all.filter((x) => usable(x.id))
+    const insisted = left.filter((x) => x.id !== null && named.has(x.id))
+    return insisted.length ? insisted : left
+  }
+  const open = (key: string, choices: Choice[]) => choices.length && slots.push({ key, choices })
+
+  if (eggsGo) {
+    const schools = wanted(SCHOOLS.filter((x) => !x.raisedOnly || RAISED.includes(family)))
+    if (schools.length)
+      open(
+        'egg',
+        schools.map((school) => ({ kind: 'egg', school })),
+      )
+  }
+
+  const changes = (key: string, all: readonly ChangeSchool[], share: number) =>
+    open(
+      key,
+      wanted(all).map((change) => ({ kind: 'change', change, share })),
+    )
+  const asks = (all: readonly ChangeSchool[]) => all.some((c) => c.id !== null && named.has(c.id))
+  const goal = (g: SoftGoal) => asked.goals.includes(g)
+  const share = (g: SoftGoal) => asked.amount[g] ?? USUAL_SHARE[g] ?? 0.5
+  const wheat = s.places.filter((p) => isBatterFlour(p) && holdsGluten(p.ingredient))
+  const wheatGoes = wheat.some((p) => forbidden(p.ingredient, rules))
+  if (wheatGoes || (asks(CHANGES.gluten) && wheat.length)) changes('gluten', CHANGES.gluten, 1)
+  const boxed = s.places.some((p) => p.inBatter && p.ingredient.id.startsWith('cake-mix'))
+  if (boxed && goal('from-scratch-taste')) changes('box', CHANGES.boxRich, 1)
+  else if (boxed && goal('low-fat')) changes('box', CHANGES.boxLean.concat(CHANGES.fat), share('low-fat'))
+  else if (boxed) {
+    const special = [...CHANGES.boxRich, ...CHANGES.boxLean, ...CHANGES.boxOther].filter((c) => c.id !== null && named.has(c.id))
+    if (special.length) changes('box', special, 1)
+  }
+  if ((goal('low-fat') && !boxed) || (!goal('low-fat') && asks(CHANGES.fat))) changes('fat', CHANGES.fat, share('low-fat'))
+  if (goal('less-sugar')) changes('sugar', CHANGES.lessSugar, share('less-sugar'))
+  else if (goal('less-sweet')) changes('sugar', CHANGES.lessSugar.slice(0, 1), share('less-sweet'))
+  else if (goal('sugar-swap') || asks(CHANGES.sugarSwap) || asks(CHANGES.lessSugar)) {
+    const own = asked.sweetener ? schoolForSweetener(asked.sweetener) : undefined
+    if (asked.sweetener && !own)
+      blocked.push({
+        code: 'no-sweetener',
+        message: `${ingredientOf(asked.sweetener)?.names[0] ?? asked.sweetener} is not a sweetener that the pantry can put in the place of sugar.`,
+      })
+    const all = own ? [own] : asks(CHANGES.lessSugar) && !goal('sugar-swap') ? CHANGES.lessSugar : CHANGES.sugarSwap
+    changes('sugar', all, share('sugar-swap'))
+  }
+  if (goal('no-added-leavener')) open('leavener', [{ kind: 'change', change: noLeavener, share: 1 }])
+  for (const g of asked.goals) {
+    const want = wantSchool(g) ?? (g === 'from-scratch-taste' && !boxed ? wantSchool('richer') : undefined)
+    if (want) open(`want ${g}`, [{ kind: 'change', change: want, share: 1 }])
+  }
+
+  for (const { ids, choices } of standInMenus(s, rules, eggsGo, wheatGoes, asked, named, blocked))
+    open(
+      `for ${ids.join(', ')}`,
+      choices.map((standIn) => ({ kind: 'stand-in', ingredients: ids, standIn })),
+    )
+  return { slots, blocked }
+}
+
+/** For each ingredient that must go, or whose school is insisted on, its stand-ins; those with one table choose together. */
+function standInMenus(
+  s: Situation,
+  rules: Rules,
+  eggsGo: boolean,
+  wheatGoes: boolean,
+  asked: Asked,
+  named: ReadonlySet<SchoolId>,
+  blocked: { code: string; message: string }[],
+): { ids: string[]; choices: readonly StandIn[] }[] {
+  const menus = new Map<readonly StandIn[], string[]>()
+  const allowedOf = new Map<readonly StandIn[], readonly StandIn[]>()
+  for (const p of s.places) {
+    if (p.ingredient.kind === 'egg' && p.inBatter && eggsGo) continue
+    if (isBatterFlour(p) && wheatGoes && holdsGluten(p.ingredient)) continue
+    const id = p.ingredient.id
+    const outside = !p.inBatter
+      ? p.ingredient.kind === 'egg'
+        ? EGG_OUTSIDE_BATTER[id]
+        : isFlour(p.ingredient)
+          ? FLOUR_OUTSIDE_BATTER
+          : undefined
+      : undefined
+    const table = outside ?? STAND_INS[id] ?? []
+    const must = forbidden(p.ingredient, rules)
+    const insisted = table.some((t) => t.school !== null && named.has(t.school))
+    if (!must && !insisted) continue
+    let allowed = allowedOf.get(table)
+    if (!allowed) {
+      const able = table.filter(
+        (t) =>
+          t.brings.every((b) => b.ingredient !== id && !forbidden(need(b.ingredient), rules)) &&
+          !(t.school && asked.schools.exclude.includes(t.school)),
+      )
+      const only = able.filter((t) => t.school !== null && named.has(t.school))
+      allowed = only.length ? only : able
+      allowedOf.set(table, allowed)
+    }
+    if (!allowed.length) {
+      if (must)
+        blocked.push({
+          code: 'no-stand-in',
+          message: `Nothing in the pantry can take the place of ${nameOf(p.ingredient, asked.region)} under these needs.`,
+        })
+      continue
+    }
+    const ids = menus.get(allowed) ?? []
+    if (!ids.includes(id)) ids.push(id)
+    menus.set(allowed, ids)
+  }
+  return [...menus].map(([choices, ids]) => ({ ids, choices }))
+}
+
+const isFlour = (i: Ingredient): boolean => i.kind === 'flour' || i.kind === 'starch'

@@ -1,0 +1,93 @@
+import type { Choice, Slot } from './choices'
+import type { Combination } from './variables'
+import type { StandIn } from '../swaps/standins'
+
+/** All combinations are tried up to this many; beyond, the promising ones. */
+const TRY_ALL = 72
+/** The best of each slot that are crossed with the best of the others. */
+const KEEP_EGG = 6
+const KEEP = 3
+const CROSS = 64
+
+/** The order in which changes act on a batter: what it is made of first, degrees after. */
+const ORDER = ['gluten', 'box', 'fat', 'sugar', 'want']
+
+export function combinationOf(picks: readonly Choice[]): Combination {
+  const standIns = new Map<string, StandIn>()
+  for (const p of picks) if (p.kind === 'stand-in') for (const id of p.ingredients) standIns.set(id, p.standIn)
+  const egg = picks.find((p) => p.kind === 'egg')
+  return {
+    egg: egg?.kind === 'egg' ? egg.school : undefined,
+    standIns,
+    changes: picks
+      .flatMap((p) => (p.kind === 'change' ? [{ change: p.change, share: p.share }] : []))
+      .sort((a, b) => ORDER.indexOf(a.change.slot) - ORDER.indexOf(b.change.slot)),
+  }
+}
+
+/**
+ * Tries combinations of one choice a slot, the promising ones where there are too many.
+ *
+ * First every choice of every slot while the others stay at their best so far, then the best few of each slot
+ * crossed, by the sum of their ranks. Choices rarely change each other's order much: the flour school that suits a
+ * cake with yogurt suits it with flax.
+ *
+ * @param judge the cost of a combination, `undefined` where it cannot be made
+ * @param stopped returns true when there is no more time
+ * @returns how many were judged
+ */
+export function search(slots: readonly Slot[], judge: (picks: readonly Choice[]) => number | undefined, stopped: () => boolean): number {
+  let judged = 0
+  const seen = new Set<string>()
+  const at = (index: readonly number[]) => index.map((i, s) => slots[s]!.choices[i]!)
+  const look = (index: readonly number[]): number => {
+    const key = index.join()
+    if (seen.has(key) || stopped()) return Infinity
+    seen.add(key)
+    judged++
+    return judge(at(index)) ?? Infinity
+  }
+  const all = slots.reduce((n, s) => n * s.choices.length, 1)
+  if (all <= TRY_ALL) {
+    const index = slots.map(() => 0)
+    for (let n = 0; n < all; n++) {
+      let rest = n
+      slots.forEach((s, k) => {
+        index[k] = rest % s.choices.length
+        rest = Math.floor(rest / s.choices.length)
+      })
+      look(index)
+    }
+    return judged
+  }
+  const best = slots.map(() => 0)
+  let bestCost = Infinity
+  const ranked: number[][] = []
+  slots.forEach((slot, k) => {
+    const costs = slot.choices.map((_, i) => {
+      const index = best.map((b, s) => (s === k ? i : b))
+      const cost = seen.has(index.join()) ? bestCost : look(index)
+      return { i, cost }
+    })
+    costs.sort((a, b) => a.cost - b.cost)
+    ranked.push(
+      costs
+        .filter((c) => c.cost < Infinity)
+        .slice(0, slot.key === 'egg' ? KEEP_EGG : KEEP)
+        .map((c) => c.i),
+    )
+    if (costs[0]!.cost < Infinity) {
+      best[k] = costs[0]!.i
+      bestCost = costs[0]!.cost
+    }
+  })
+  const crosses: { index: number[]; ranks: number }[] = []
+  const build = (k: number, index: number[], ranks: number) => {
+    if (k === slots.length) crosses.push({ index, ranks })
+    else (ranked[k]!.length ? ranked[k]! : [0]).forEach((i, rank) => build(k + 1, [...index, i], ranks + rank))
+  }
+  build(0, [], 0)
+  crosses.sort((a, b) => a.ranks - b.ranks)
+  for (const c of crosses.slice(0, CROSS)) look(c.index)
+  return judged
+}
