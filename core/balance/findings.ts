@@ -110,7 +110,13 @@ const LOW_SETTING = 1.1
 const GREASY_FAT = 27
 const FAT_MAY_BE_HIGH: Family[] = ['pound', 'flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'pastry']
 const WET_WATER = 45
-const WATER_MAY_BE_HIGH: Family[] = ['foam', 'crepe', 'custard', 'cheesecake', 'pastry']
+const WATER_MAY_BE_HIGH: Family[] = ['foam', 'crepe', 'custard', 'cheesecake', 'pastry', 'flourless-nut']
+
+/** Fat that a batter of the family carries at most, g per 100 g; `undefined` where its bands say it. */
+export const mostFatPer100 = (family: Family): number | undefined => (FAT_MAY_BE_HIGH.includes(family) ? undefined : GREASY_FAT)
+/** Water that a batter of the family holds at most, g per 100 g, purée aside. */
+export const mostWaterPer100 = (family: Family): number | undefined => (WATER_MAY_BE_HIGH.includes(family) ? undefined : WET_WATER)
+
 // The design's 2.5 % plus what classic chiffon takes (1 tsp to 230 g flour, 2.6 %).
 const SALTY = 2.8
 /** Where there is no flour to go by: bread dough, the saltiest thing most bakers mix, holds 1.2 % of its weight. */
@@ -153,12 +159,13 @@ export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: 
     add('no-structure', 'fault', 'setting', 'Nothing in it sets a crumb: no egg, gluten, binder or other protein in strength.')
   else if (metrics.setting < LOW_SETTING && !found.some((f) => f.code === 'weak-set'))
     add('weak-set', 'caution', 'setting', LOW.setting![1])
-  if (metrics.fatPer100 > GREASY_FAT && !FAT_MAY_BE_HIGH.includes(family) && !found.some((f) => f.code === 'greasy'))
-    add('greasy', metrics.fatPer100 > GREASY_FAT + 4 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
+  const mostFat = mostFatPer100(family)
+  const mostWater = mostWaterPer100(family)
+  if (mostFat !== undefined && metrics.fatPer100 > mostFat && !found.some((f) => f.code === 'greasy'))
+    add('greasy', metrics.fatPer100 > mostFat + 4 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
   if (
-    metrics.waterPer100 > WET_WATER + 30 * pureeShare &&
-    !WATER_MAY_BE_HIGH.includes(family) &&
-    !(family === 'flourless-nut') &&
+    mostWater !== undefined &&
+    metrics.waterPer100 > mostWater + 30 * pureeShare &&
     !found.some((f) => f.code === 'too-wet' && f.severity !== 'note')
   )
     add('too-wet', 'caution', 'waterPer100', HIGH.moisture![1])

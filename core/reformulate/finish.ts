@@ -59,7 +59,10 @@ function rework(s: Situation, part: number, combination: Combination, rules: Rul
     // A change that has nothing to do here leaves the stand-ins to do.
     draft(own, { ...combination, changes: [] }, rules, limits, false, family)
   if (!d || d.variables.some((v) => v.start > 0 && forbidden(v.ingredient, rules))) return undefined
+  // Juice and zest are there for their taste.
+  for (const v of d.variables) if (v.from > 0 && ['acid', 'flavour', 'fruit'].includes(v.ingredient.kind)) v.fixed = true
   const problem = buildProblem({
+    trusted: true,
     family,
     variables: d.variables,
     fixed: d.fixed,

@@ -1,5 +1,5 @@
 import { BANDED, type Band, type Banded, type Family } from '../balance/families'
-import { TOLERANCE } from '../balance/findings'
+import { mostFatPer100, mostWaterPer100, TOLERANCE } from '../balance/findings'
 import { CONCENTRATION_PER_KM, CORRECT_FROM, gasFactor, MOISTURE_PER_KM } from '../balance/altitude'
 import { modelOf, type Metrics } from '../balance/metrics'
 import { PROFILE_KEYS, profileOf, type Profile } from '../balance/profile'
@@ -111,20 +111,22 @@ const BOTTOM: Record<Banded, (m: Mass) => number> = {
  * Where a ratio should come to lie: near the old character, inside the band, and two thirds of the way to the family's
  * own aim when the family changes.
  *
- * @param noHigher a crumb that sets more weakly than before never wants more of it than it had
+ * @param how.noHigher a crumb that sets more weakly than before never wants more of it than it had
+ * @param how.trusted the cake stays what it was and its baker likes it: the old value stands up to the band's very edge
  */
 export function aimFor(
   old: number | undefined,
   band: Band | undefined,
   familyAim: number | undefined,
-  noHigher = false,
+  how: { noHigher?: boolean; trusted?: boolean } = {},
 ): number | undefined {
   if (!band) return old
   const width = band.high - band.low
   const middle = (band.low + band.high) / 2
   const between = old === undefined ? (familyAim ?? middle) : familyAim === undefined ? old : 0.35 * old + 0.65 * familyAim
-  const wanted = noHigher && old !== undefined ? Math.min(old, between) : between
-  return Math.min(band.high - INSIDE * width, Math.max(band.low + INSIDE * width, wanted))
+  const wanted = how.noHigher && old !== undefined ? Math.min(old, between) : between
+  const inside = how.trusted ? 0 : INSIDE * width
+  return Math.min(band.high - inside, Math.max(band.low + inside, wanted))
 }
 
 export function sumOf(problem: Pick<Problem, 'variables' | 'profiles' | 'fixed'>, grams: ArrayLike<number>): Mass {
@@ -146,6 +148,8 @@ export interface ProblemInput {
   liftBefore?: number
   /** The family is another than before: pull towards its own aims. */
   moved: boolean
+  /** Only what is asked for is to change: the rest of the recipe is as its baker wants it. */
+  trusted?: boolean
   /** Ratios that the goals want elsewhere. */
   wishes: Partial<Record<Banded | 'sweetness', number>>
   /** Bands, widened where the goals reach beyond them; the family's own where absent. */
@@ -163,6 +167,7 @@ export function buildProblem(input: ProblemInput): Problem {
   const model = modelOf(family)
   const bands = input.bands ?? model.bands
   const altitudeM = input.altitudeM ?? 0
+  const trusted = Boolean(input.trusted) && !moved
   const km = altitudeM >= CORRECT_FROM ? altitudeM / 1000 : 0
   const profiles = variables.map((v) => profileOf(v.ingredient, v.melted))
   const problem: Problem = { family, variables, profiles, fixed, rows: [], gas: undefined }
@@ -192,9 +197,10 @@ export function buildProblem(input: ProblemInput): Problem {
   for (const key of BANDED) {
     if (key === 'lift') continue
     const band = bands[key]
-    const old = key === 'acidBalance' ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
+    // Another kind of cake is best near neutral; the same cake stays as sour or alkaline as its baker likes it.
+    const old = key === 'acidBalance' && moved ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
-    const sea = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, key === 'sugarConcentration')
+    const sea = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, { noHigher: key === 'sugarConcentration', trusted })
     const value =
       sea === undefined || !km
         ? sea
@@ -215,6 +221,23 @@ export function buildProblem(input: ProblemInput): Problem {
       bottom: BOTTOM[key],
     })
   }
+  // Limits that no batter on flour escapes (balance/findings.ts): a little inside, since amounts are rounded.
+  if (model.basis === 'flour') {
+    const limit = (key: 'waterPer100' | 'fatPer100', high: number) =>
+      addRatio({
+        key: `most ${key}`,
+        value: high,
+        weight: 0,
+        band: { low: -1e3, high },
+        tolerance: TOLERANCE[key],
+        top: TOP[key],
+        bottom: BOTTOM[key],
+      })
+    const mostFat = mostFatPer100(family)
+    const mostWater = mostWaterPer100(family)
+    if (mostWater !== undefined) limit('waterPer100', mostWater - 0.5)
+    if (mostFat !== undefined) limit('fatPer100', mostFat - 0.5)
+  }
   const baked = 1 - model.bakeLoss
   addRatio({
     key: 'sweetness',
@@ -234,7 +257,7 @@ export function buildProblem(input: ProblemInput): Problem {
       kind: 'aim',
     })
   if (bands.lift && guess.flour > LEAST_SUM) {
-    const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, bands.lift, moved ? model.aims?.lift : undefined)!
+    const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, bands.lift, moved ? model.aims?.lift : undefined, { trusted })!
     // What lifts so far up there is less gas than down here.
     const thin = gasFactor(altitudeM)
     problem.gas = {

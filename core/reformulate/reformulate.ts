@@ -91,7 +91,7 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     slots,
     (picks) => {
       const combination = combinationOf(picks)
-      const d = draft(situation, combination, rules, limits, eggsGo, family)
+      const d = draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0)
       if (!d) return undefined
       const problem = buildProblem({
         family: d.family,
@@ -100,6 +100,7 @@ export function reformulate(request: ReformulateRequest): Reformulation {
         before: situation.metrics,
         liftBefore: situation.seaLift,
         moved: d.family !== situation.family,
+        trusted: slots.length > 0,
         wishes: d.wishes,
         bands: d.bands,
         altitudeM: ask.altitudeM,
@@ -112,10 +113,10 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     },
     () => request.stopped?.() ?? false,
   )
-  solved.sort((a, b) => a.cost - b.cost)
+  spread(solved, 'cost', (s) => mainSetOf(s.combination))
   const finishes = finisher(situation, rules, limits, ask)
   const seen = new Set<string>()
-  const options: Option[] = []
+  const options: (Option & { mainSet: string })[] = []
   for (const s of solved) {
     if (options.length >= Math.ceil(request.limit * ROUND_MORE) || request.stopped?.()) break
     const key = setOf(s.combination)
@@ -124,16 +125,17 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
     const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination)
     const option = assemble(situation, { ...s, rounded, finishes: finishes(s.combination), cost }, ask)
-    if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id))) options.push(option)
+    if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id)))
+      options.push({ ...option, mainSet: mainSetOf(s.combination) })
   }
-  options.sort((a, b) => a.score - b.score)
+  spread(options, 'score', (o) => o.mainSet)
   options.forEach((o, i) => (o.id = `way-${i + 1}`))
 
   const because = eggsGo ? hopeless(situation) : []
   const sound = options.filter((o) => !o.findings.some((f) => f.severity === 'fault'))
   const asks = slots.length > 0
   if (because.length || (options.length > 0 && sound.length === 0 && asks)) {
-    const best = options[0] ?? null
+    const best = options[0] ? withoutMainSet(options[0]) : null
     const faults = best?.findings.filter((f) => f.severity === 'fault').map((f) => ({ code: f.code, message: f.message })) ?? []
     return finish([], { because: because.length ? because : faults, nearest: best }, judged, solved.length)
   }
@@ -142,7 +144,7 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     return finish([], { because: [{ code: 'no-school', message }], nearest: null }, judged, solved.length)
   }
   const best = sound.length ? [...sound, ...options.filter((o) => !sound.includes(o))] : options
-  return finish(best.slice(0, request.limit), null, judged, solved.length)
+  return finish(best.slice(0, request.limit).map(withoutMainSet), null, judged, solved.length)
 }
 
 function eggsMustGo(s: Situation, request: ReformulateRequest, rules: Rules): boolean {
@@ -158,6 +160,30 @@ const standingOf = (c: Combination): number => (c.egg?.standing ?? 0) + c.change
 function setOf(c: Combination): string {
   const ids = [c.egg?.id, ...c.changes.map((x) => x.change.id), ...[...c.standIns.values()].map((t) => t.school)]
   return [...new Set(ids.filter(Boolean))].sort().join('+')
+}
+
+/** The schools that a baker would tell two answers apart by; another plant fat makes no other cake. */
+const mainSetOf = (c: Combination): string => [c.egg?.id, ...c.changes.map((x) => x.change.id ?? x.change.title)].join('+')
+
+function withoutMainSet({ mainSet, ...option }: Option & { mainSet: string }): Option {
+  void mainSet
+  return option
+}
+
+/** A near-copy of a better answer stands behind answers that are worse by this much. */
+const NEAR_COPY = 4
+
+/** Sorts by a cost to which every better one of the same main schools has added. */
+function spread<T, K extends keyof T>(list: T[], cost: T[K] extends number ? K : never, mainSet: (x: T) => string): void {
+  const of = (x: T) => x[cost] as number
+  list.sort((a, b) => of(a) - of(b))
+  const before = new Map<string, number>()
+  for (const x of list) {
+    const copies = before.get(mainSet(x)) ?? 0
+    before.set(mainSet(x), copies + 1)
+    ;(x[cost] as number) = Math.round((of(x) + NEAR_COPY * copies) * 100) / 100
+  }
+  list.sort((a, b) => of(a) - of(b))
 }
 
 /** A cake that is hardly anything but egg foam has no eggless form worth the name (science §4). */

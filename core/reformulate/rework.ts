@@ -29,7 +29,7 @@ export function rework(
   variables: Variable[],
   changes: readonly { change: ChangeSchool; share: number }[],
   given: { flour: number; family: Family; before: Metrics; rules: Rules },
-  add: (ingredient: Ingredient, low: number, start: number, high: number, why: { code: string; message: string }) => Variable,
+  add: (ingredient: Ingredient, low: number, start: number, high: number, why: { code: string; message: string }, give: number) => Variable,
 ): Reworked | undefined {
   const state: Reworked = { family: given.family, wishes: {}, tolerated: {}, gone: new Map(), brought: new Map() }
   for (const { change, share } of changes) {
@@ -45,18 +45,19 @@ export function rework(
         return variables.filter((v) => !state.gone.has(v))
       },
       allowed: (ids) => firstAllowed(ids, given.rules),
-      bring(ingredient, low, start, high, why) {
+      bring(ingredient, low, start, high, why, looseness = 0.3) {
+        const give = Math.max(1, looseness * start)
         brought.push(ingredient.id)
         const has = variables.find((v) => v.ingredient.id === ingredient.id && !v.tie && !state.gone.has(v))
         if (!has) {
-          add(ingredient, low, start, high, why)
+          add(ingredient, low, start, high, why, give)
           return
         }
         const base = has.fixed ? has.start : has.low
         has.high = (has.fixed ? has.start : Math.max(has.high, has.start)) + high
         has.low = base + low
         has.start += start
-        has.give = Math.max(has.give, 0.3 * start, 1)
+        has.give = Math.max(has.give, give)
         has.fixed = false
         has.why.push(why)
       },

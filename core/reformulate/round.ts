@@ -44,7 +44,9 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     const v = variables[i]!
     const list = grams > 0.05 ? nearestMeasures(grams, measurableOf(v.ingredient, region), measures, region, 5) : []
     const within = list.filter(
-      (m) => m.grams <= v.high * 1.03 + 0.5 && (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie),
+      (m) =>
+        m.grams <= (v.from > 0 ? v.high + 0.05 : v.high * 1.03 + 0.5) &&
+        (m.grams >= v.low * (v.from > 0 ? 0.999 : 0.95) - (v.from > 0 ? 0 : 0.5) || v.tie),
     )
     const menu = (within.length ? within : list.slice(0, 1)).filter((m) => m.grams >= leastWorth(v))
     if (!menu.length) menu.push({ grams: 0, text: '', fuss: 0 })

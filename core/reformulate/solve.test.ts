@@ -16,7 +16,14 @@ function problems(): Problem[] {
     if (!s.eggGrams) continue
     const family = withoutEgg(s.family)
     for (const egg of SCHOOLS) {
-      const d = draft(s, { egg, standIns: new Map(), changes: [] }, { needs: ['eggless'], avoid: [] }, { pin: {}, most: new Map() }, true, family)
+      const d = draft(
+        s,
+        { egg, standIns: new Map(), changes: [] },
+        { needs: ['eggless'], avoid: [] },
+        { pin: {}, most: new Map() },
+        true,
+        family,
+      )
       if (d)
         found.push(
           buildProblem({ family, variables: d.variables, fixed: d.fixed, before: s.metrics, moved: family !== s.family, wishes: {} }),

@@ -61,7 +61,7 @@ const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
 /** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
-function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolean): Freedom {
+function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolean, balancing = false): Freedom {
   const share = (low: number, high: number, give: number): Freedom => ({
     low: grams * low,
     high: grams * high,
@@ -76,7 +76,8 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
       return foamLost ? share(1, 1.5, 0.2) : still
     case 'sugar':
     case 'syrup':
-      return share(0.5, 1.2, 0.17)
+      // Nobody who asks for another cake asks for a sweeter one; only an unbalanced recipe may want more.
+      return share(0.5, balancing ? 1.2 : 1, 0.17)
     case 'fat':
       return i.id === 'mayonnaise' || i.id === 'plant-mayonnaise' ? still : share(0.5, 1.15, 0.17)
     case 'water':
@@ -100,6 +101,7 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
 /**
  * The variables of one combination: what stays and how far it may move, what comes and between which limits.
  *
+ * @param balancing nothing is asked but balance, so that sugar may grow too
  * @returns `undefined` where the rules leave no ingredient for a part of it
  */
 export function draft(
@@ -109,6 +111,7 @@ export function draft(
   limits: Limits,
   eggsGo: boolean,
   family: Family,
+  balancing = false,
 ): Draft | undefined {
   const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
   const foamLost = eggsGo && situation.family === 'foam'
@@ -163,7 +166,7 @@ export function draft(
       leaving.push(place)
       continue
     }
-    const f = freedomOf(place.ingredient, place.grams, flour, foamLost)
+    const f = freedomOf(place.ingredient, place.grams, flour, foamLost, balancing)
     add({
       key: place.key,
       ingredient: place.ingredient,
@@ -259,8 +262,8 @@ export function draft(
     variables,
     combination.changes,
     { flour, family, before: situation.metrics, rules },
-    (ingredient, low, start, high, why) =>
-      add({ key: `+${ingredient.id}`, ingredient, from: 0, start, low, high, give: Math.max(1, 0.3 * start), replaces: [], why: [why] }),
+    (ingredient, low, start, high, why, give) =>
+      add({ key: `+${ingredient.id}`, ingredient, from: 0, start, low, high, give, replaces: [], why: [why] }),
   )
   if (!state) return undefined
   if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()

@@ -30,8 +30,15 @@ export interface Rework {
   readonly share: number
   /** The first that the needs allow, or `undefined`. */
   allowed: (ids: readonly string[]) => Ingredient | undefined
-  /** Adds an ingredient, or raises the line that is there already. */
-  bring: (ingredient: Ingredient, low: number, start: number, high: number, why: { code: string; message: string }) => void
+  /** Adds an ingredient, or raises the line that is there already; `looseness` is the share of it that it gives (0.3). */
+  bring: (
+    ingredient: Ingredient,
+    low: number,
+    start: number,
+    high: number,
+    why: { code: string; message: string },
+    looseness?: number,
+  ) => void
   /** Takes a line out. */
   remove: (mover: Mover, why: { code: string; message: string }) => void
   /** The mix becomes another family. */

@@ -4,8 +4,8 @@ import { fatOf, scale, type Mover, type Rework } from '../change'
 export const addedFats = (r: Rework): Mover[] =>
   r.movers.filter((m) => m.ingredient.kind === 'fat' && m.start > 0 && fatOf(m) > 0.35 * m.start)
 
-/** At least this share of an added fat stays: without any the crumb is leather. */
-const FLOOR = 0.12
+/** At least this share of an added fat stays: with less the crumb is leather, and the saving too small to taste. */
+const FLOOR = 0.28
 
 /**
  * Takes the wished share of all fat out of the added fats.
@@ -27,6 +27,29 @@ export function cutAddedFat(r: Rework): number {
   else r.wish('fatPer100', (r.before.fatPer100 ?? 0) * (1 - r.share))
   // Less fat leaves more of everything else, so it sets more firmly: allowed, and told.
   r.tolerate('firmness', (r.before.firmness ?? 0.4) + 0.16)
+  return out
+}
+
+/** Rich dairy that thick yogurt can stand in for, spoon for spoon. */
+const RICH_DAIRY = /^(cream-cheese|mascarpone|cream-heavy|creme-fraiche|sour-cream|plant-cream-cheese|plant-mascarpone)$/
+
+/**
+ * Takes the wished share of fat out of rich dairy: cheesecakes hold theirs there.
+ *
+ * @returns grams of rich dairy taken out
+ */
+export function cutRichDairy(r: Rework): number {
+  const lines = r.movers.filter((m) => RICH_DAIRY.test(m.ingredient.id) && m.start > 0.06 * r.before.batterGrams)
+  const held = lines.reduce((sum, m) => sum + fatOf(m), 0)
+  const all = r.movers.reduce((sum, m) => sum + fatOf(m), 0)
+  if (!(held > 0.4 * all)) return 0
+  const keep = Math.max(0.45, 1 - (r.share * all) / held)
+  let out = 0
+  for (const m of lines) {
+    out += m.start * (1 - keep)
+    scale(m, keep, { code: 'less-fat', message: 'less, as you wished' })
+  }
+  r.wish('fatPer100', r.before.fatPer100 * (1 - (held / all) * (1 - keep)))
   return out
 }
 

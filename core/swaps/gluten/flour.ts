@@ -57,10 +57,14 @@ function apply(f: FlourMix, r: Rework): boolean {
     const raising = w.ingredient.id === 'flour-self-raising'
     const flour = w.from * (raising ? 1 - POWDER_IN_SELF_RAISING : 1)
     for (const { share, flour: other } of parts)
-      r.bring(other!, flour * share * 0.97, flour * share, flour * share * 1.03, {
-        code: 'flour',
-        message: 'stands in for the wheat, weight for weight',
-      })
+      r.bring(
+        other!,
+        flour * share * 0.95,
+        flour * share,
+        flour * share * 1.05,
+        { code: 'flour', message: 'stands in for the wheat, weight for weight' },
+        0.03,
+      )
     const powder = r.allowed(['baking-powder'])
     const grams = w.from * POWDER_IN_SELF_RAISING
     if (raising && powder)

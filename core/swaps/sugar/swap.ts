@@ -6,8 +6,14 @@ import type { SchoolId } from '../ids'
 import type { AddedStep, Sides } from '../school'
 
 /** Sugars that bakers weigh in as such. */
-export const addedSugars = (r: Rework, not?: string): Mover[] =>
-  r.movers.filter((m) => m.start > 0 && (m.ingredient.kind === 'sugar' || m.ingredient.kind === 'syrup') && m.ingredient.id !== not)
+const added = (r: Rework, kinds: readonly string[], not?: string): Mover[] =>
+  r.movers.filter((m) => m.start > 0 && kinds.includes(m.ingredient.kind) && m.ingredient.id !== not)
+
+/** What a swap takes the place of: sugars, or syrups where there is no sugar. */
+const swapped = (r: Rework, not: string): Mover[] => {
+  const dry = added(r, ['sugar'], not)
+  return dry.length ? dry : added(r, ['syrup'], not)
+}
 
 const grams100 = (i: Ingredient, weigh: (s: (typeof SUGARS)[number]) => number): number =>
   SUGARS.reduce((sum, s) => sum + (i.per100[s] ?? 0) * weigh(s), 0) / 100
@@ -25,8 +31,11 @@ const LOWEST_CONCENTRATION = 34
  *
  * @returns grams taken, by what they sweeten and do to starch
  */
-export function takeSugar(r: Rework, share: number, not?: string): { grams: number; sweet: number; effect: number } {
-  const lines = addedSugars(r, not)
+export function takeSugar(
+  r: Rework,
+  share: number,
+  lines = added(r, ['sugar', 'syrup']),
+): { grams: number; sweet: number; effect: number } {
   const taken = { grams: 0, sweet: 0, effect: 0 }
   for (const m of lines) {
     const out = m.start * share
@@ -75,7 +84,7 @@ export function swapSchool(s: Swap, only?: string): ChangeSchool {
       const sweetener = r.allowed(any)
       if (!sweetener) return false
       const share = Math.min(r.share, s.most)
-      const taken = takeSugar(r, share, sweetener.id)
+      const taken = takeSugar(r, share, swapped(r, sweetener.id))
       if (!(taken.grams > 5)) return false
       const equal = taken.sweet / Math.max(0.2, sweetOf(sweetener))
       const [least, usual, most] = s.per

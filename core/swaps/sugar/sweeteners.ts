@@ -73,7 +73,7 @@ const polyol: Swap = {
     },
   ],
   cannot: 'Does not brown and holds little water: pale, and it stales soon.',
-  standing: 0.45,
+  standing: 0.9,
   source: 'Reduced-sugar baking literature: up to half of the sucrose by erythritol without loss of volume',
 }
 
@@ -89,7 +89,7 @@ const allulose: Swap = {
   ],
   oven: { celsius: -15, why: 'Allulose browns very early.' },
   cannot: 'Browns fast; not sold everywhere.',
-  standing: 0.35,
+  standing: 0.7,
   source: 'Reduced-sugar baking literature: allulose lowers the setting temperature and browns strongly',
 }
 
@@ -101,7 +101,7 @@ const steviaBulk: Swap = {
   per: [0.8, 1, 1.15],
   sides: { crumb: 'Drier', flavour: 'Slightly bitter after', keeps: 'Two days', effort: 'None' },
   cannot: 'Sweetens like sugar but does not brown or hold water as it does.',
-  standing: 0.5,
+  standing: 1,
   source: 'Label practice of bulked blends: spoon for spoon, at most half',
 }
 
