@@ -113,7 +113,8 @@ const PLASTIC_FAT_STIFFENS = 0.5
 /** Energy, kcal/g (general Atwater factors; fibre 2 and alcohol 7 as in Regulation (EU) 1169/2011). */
 const KCAL = { fat: 9, protein: 4, starch: 4, fibre: 2, alcohol: 7 }
 
-const cache = new Map<string, Profile>()
+/** By ingredient, not by id: a box of the baker's own stands under the id of the typical one. */
+const cache = { firm: new WeakMap<Ingredient, Profile>(), melted: new WeakMap<Ingredient, Profile>() }
 
 /**
  * The profile of an ingredient.
@@ -121,11 +122,10 @@ const cache = new Map<string, Profile>()
  * @param melted its firm fat goes in melted, so it flows instead of stiffening
  */
 export function profileOf(ingredient: Ingredient, melted = false): Profile {
-  const key = melted ? ingredient.id + '~' : ingredient.id
-  const known = cache.get(key)
+  const known = (melted ? cache.melted : cache.firm).get(ingredient)
   if (known) return known
   const made = build(ingredient, melted)
-  cache.set(key, made)
+  ;(melted ? cache.melted : cache.firm).set(ingredient, made)
   return made
 }
 

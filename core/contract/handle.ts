@@ -3,12 +3,15 @@ import { balanceOf, type Balance } from '../balance/balance'
 import { cautionsFor, type Caution } from '../care/cautions'
 import type { CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
+import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
 import { readJsonLd } from '../formats/jsonld'
 import type { Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
 import { SUGARS, suits, HARD_NEEDS, type Ingredient } from '../pantry/ingredient'
 import { searchPantry } from '../pantry/lookup'
-import { ingredientOf, nameOf } from '../pantry/pantry'
+import { boxIngredient, estimateBox, type BoxEstimate, type Label } from '../pantry/box'
+import { ownIngredient, type OwnIngredient } from '../pantry/own'
+import { ingredientOf, nameOf, withIngredients } from '../pantry/pantry'
 import { profileOf } from '../balance/profile'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
 import { MOST_LINES, readRecipe } from '../recipe/text'
@@ -27,6 +30,12 @@ interface Common {
   measures?: Measures
   family?: CakeFamily
   altitudeM: number
+  boxes?: { ingredient: string; label: Label; netGrams?: number }[]
+  own?: OwnIngredient[]
+}
+
+export interface BoxAnswer extends BoxEstimate {
+  netGrams?: number
 }
 
 export interface ParseAnswer extends ParsedRecipe {
@@ -56,6 +65,8 @@ export interface Answers {
   balance: BalanceAnswer
   ingredients: { ingredients: IngredientAnswer[] }
   reformulate: Reformulation
+  uncertainty: Uncertainty
+  box: BoxAnswer
 }
 
 /** Where the handlers get what the core must not have: a clock, and word that an answer is no longer wanted. */
@@ -172,6 +183,43 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
       ...around,
     })
   },
+
+  uncertainty: (raw) => {
+    const request = checked<Common & { tools: Tools; samples: number }>('uncertainty', raw)
+    const { recipe } = recipeOf(request)
+    const { family } = balanceOf(recipe, request.family, request.altitudeM)
+    return uncertaintyOf(recipe, family, request.tools, request.samples, request.altitudeM)
+  },
+
+  box: (raw) => {
+    const request = checked<{ label: Label; netGrams?: number }>('box', raw)
+    return { ...estimated(request.label, 'label'), ...(request.netGrams !== undefined && { netGrams: request.netGrams }) }
+  },
+}
+
+/** The boxes and packets that a request describes by their labels. */
+function described(request: Pick<Common, 'boxes' | 'own'>): Ingredient[] {
+  const boxes = (request.boxes ?? []).map((b, i) => {
+    const like = ingredientOf(b.ingredient)
+    if (!like) throw new Refusal('bad-request', `There is no box “${b.ingredient}” in the pantry.`, `boxes.${i}.ingredient`)
+    return boxIngredient(like, estimated(b.label, `boxes.${i}.label`), b.netGrams)
+  })
+  return [...boxes, ...(request.own ?? []).map(ownIngredient)]
+}
+
+function estimated(label: Label, path: string): BoxEstimate {
+  const parts = (label.fat ?? 0) + (label.carbs ?? 0) + (label.protein ?? 0)
+  if (parts > label.servingGrams * 1.05)
+    throw new Refusal(
+      'bad-request',
+      `Fat, carbohydrate and protein come to more than the serving of ${label.servingGrams} g: check the label.`,
+      path,
+    )
+  if ((label.sugars ?? 0) > (label.carbs ?? Infinity) + 0.5)
+    throw new Refusal('bad-request', 'Sugars come to more than all carbohydrate: check the label.', path)
+  const estimate = estimateBox(label)
+  if (!estimate) throw new Refusal('bad-request', 'No mix fits this label: check its numbers.', path)
+  return estimate
 }
 
 function ingredientAnswer(i: Ingredient, region: Region): IngredientAnswer {
@@ -217,5 +265,8 @@ export const isVerb = (verb: string): verb is Verb => Object.hasOwn(handlers, ve
  * @throws Refusal where the request cannot be answered
  */
 export function answer<V extends Verb>(verb: V, request: unknown, around: Surroundings = {}): Answers[V] {
-  return handlers[verb](request as never, around)
+  const given = request as Pick<Common, 'boxes' | 'own'> | undefined
+  if (!given?.boxes?.length && !given?.own?.length) return handlers[verb](request as never, around)
+  // Labels are checked before they are believed.
+  return withIngredients(described(checked<Common>(verb, request)), () => handlers[verb](request as never, around))
 }

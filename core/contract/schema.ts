@@ -1,7 +1,8 @@
 import Joi from 'joi'
 import { CAKE_FAMILIES } from '../balance/families'
 import { REGIONS } from '../measure/region'
-import { ALLERGENS } from '../pantry/ingredient'
+import { TOOLS } from '../crumb/uncertainty'
+import { ALLERGENS, KINDS } from '../pantry/ingredient'
 import { ROLES, TIN_SHAPES } from '../recipe/recipe'
 import { LONGEST_TEXT, MOST_LINES } from '../recipe/text'
 import { GOALS } from '../reformulate/goals'
@@ -84,13 +85,51 @@ const source = {
   recipe: recipeSchema,
   jsonld: Joi.alternatives(Joi.object().unknown(true), Joi.array(), Joi.string().max(5_000_000)),
 }
+const most = (unit: number) => Joi.number().min(0).max(unit)
+const labelFields = Joi.object({
+  servingGrams: Joi.number().greater(0).max(1000).required(),
+  kcal: most(5000),
+  fat: most(1000),
+  saturates: most(1000),
+  carbs: most(1000),
+  sugars: most(1000),
+  fibre: most(1000),
+  protein: most(1000),
+  sodiumMg: most(50_000),
+  fibreApart: Joi.boolean(),
+  ingredients: Joi.array().items(Joi.string().max(200)).max(60),
+})
+const netGrams = Joi.number().greater(0).max(20_000)
+/** The label of a box, for the box of that id in the recipe: the typical yellow one where none is named. */
+const box = Joi.object({
+  ingredient: Joi.string()
+    .pattern(/^cake-mix/)
+    .default('cake-mix'),
+  label: labelFields.required(),
+  netGrams,
+})
+const ownPacket = Joi.object({
+  id: Joi.string()
+    .pattern(/^own-[a-z0-9-]{1,60}$/)
+    .required(),
+  name: Joi.string().max(120).required(),
+  kind: Joi.string()
+    .valid(...KINDS)
+    .default('finish'),
+  label: labelFields.required(),
+  contains: Joi.array()
+    .items(Joi.string().valid(...ALLERGENS))
+    .default([]),
+  gramsPerMl: Joi.number().greater(0).max(3),
+})
 const common = {
   region: Joi.string()
     .valid(...REGIONS)
     .default('us'),
   measures: Joi.string().valid('weight', 'us', 'metric'),
   altitudeM: Joi.number().min(-430).max(6000).default(0),
-  boxes: Joi.array().max(50),
+  boxes: Joi.array().items(box).max(20).default([]),
+  own: Joi.array().items(ownPacket).max(100).default([]),
   family: Joi.string().valid(...CAKE_FAMILIES),
 }
 const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
@@ -134,6 +173,13 @@ export const SCHEMAS = {
     ),
     limit: Joi.number().integer().min(1).max(60).default(12),
   }),
+  uncertainty: recipeRequest({
+    tools: Joi.string()
+      .valid(...TOOLS)
+      .default('mixed'),
+    samples: Joi.number().integer().min(20).max(5000).default(400),
+  }),
+  box: Joi.object({ label: labelFields.required(), netGrams, region: common.region }),
 } as const
 
 export type Verb = keyof typeof SCHEMAS

@@ -70,27 +70,29 @@ export const ALLERGENS = [
 ] as const
 export type Allergen = (typeof ALLERGENS)[number]
 
-export type Kind =
-  | 'flour'
-  | 'starch'
-  | 'sugar'
-  | 'syrup'
-  | 'sweetener'
-  | 'fat'
-  | 'egg'
-  | 'dairy'
-  | 'plant-dairy'
-  | 'water'
-  | 'fruit'
-  | 'nut'
-  | 'cocoa'
-  | 'leavener'
-  | 'acid'
-  | 'binder'
-  | 'mix'
-  | 'flavour'
-  | 'salt'
-  | 'finish'
+export const KINDS = [
+  'flour',
+  'starch',
+  'sugar',
+  'syrup',
+  'sweetener',
+  'fat',
+  'egg',
+  'dairy',
+  'plant-dairy',
+  'water',
+  'fruit',
+  'nut',
+  'cocoa',
+  'leavener',
+  'acid',
+  'binder',
+  'mix',
+  'flavour',
+  'salt',
+  'finish',
+] as const
+export type Kind = (typeof KINDS)[number]
 
 /** Grams per ml by the way it gets into the cup. */
 export type Filling = 'poured' | 'spooned' | 'scooped' | 'packed' | 'sifted'

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein'
-import { PANTRY } from './pantry'
+import { ingredientOf, ownIngredients, PANTRY } from './pantry'
 import type { Ingredient } from './ingredient'
 
 export type Match = 'exact' | 'likely' | 'unsure' | 'none'
@@ -121,6 +121,8 @@ const SAME_KIND = new Set(['fat', 'flavour', 'finish', 'fruit', 'water', 'sugar'
 export function lookUp(phrase: string): LookUp {
   const all = wordsOf(phrase)
   if (!all.length) return { ingredient: null, match: 'none', choices: [] }
+  const own = ownIngredients().find((i) => i.names.some((name) => wordsOf(name).join(' ') === all.join(' ')))
+  if (own) return { ingredient: ingredientOf(own.id)!, match: 'exact', choices: [] }
   const whole = BY_KEY.get(all.join(' '))
   if (whole) return { ingredient: whole, match: 'exact', choices: [] }
 

@@ -33,14 +33,34 @@ export const PANTRY: readonly Ingredient[] = [
 
 const BY_ID = new Map(PANTRY.map((i) => [i.id, i]))
 
+/** Boxes and packets of one request's own, over the shared pantry while that request is answered. */
+let own: ReadonlyMap<string, Ingredient> = new Map()
+
+/**
+ * Answers something with ingredients of the baker's own: new ones, or a box in place of the typical one.
+ * Answers are made in one go, so no other request sees them.
+ */
+export function withIngredients<T>(ingredients: readonly Ingredient[], work: () => T): T {
+  const before = own
+  own = new Map([...before, ...ingredients.map((i) => [i.id, i] as const)])
+  try {
+    return work()
+  } finally {
+    own = before
+  }
+}
+
+/** The ingredients of the baker's own that are in play. */
+export const ownIngredients = (): Ingredient[] => [...own.values()]
+
 /** The ingredient of that id, or `undefined`. */
 export function ingredientOf(id: string | null | undefined): Ingredient | undefined {
-  return id == null ? undefined : BY_ID.get(id)
+  return id == null ? undefined : (own.get(id) ?? BY_ID.get(id))
 }
 
 /** The ingredient of that id; throws for an id that is not in the pantry (a defect, not bad input). */
 export function need(id: string): Ingredient {
-  const found = BY_ID.get(id)
+  const found = ingredientOf(id)
   if (!found) throw new Error(`no ingredient "${id}" in the pantry`)
   return found
 }

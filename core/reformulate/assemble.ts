@@ -1,5 +1,5 @@
 import { dietsOf, pureeShare } from '../balance/balance'
-import type { Band, Banded } from '../balance/families'
+import type { Band, Banded, FamilyModel } from '../balance/families'
 import { findingsOf, type Finding } from '../balance/findings'
 import { massOf, type Dose } from '../balance/mass'
 import { isCake, metricsOf, modelOf } from '../balance/metrics'
@@ -105,7 +105,12 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
   const mass = massOf(doses)
   const metrics = metricsOf(mass, family, ask.altitudeM)
   const signs = { ...s.signs, whipped: s.signs.whipped && (!egg || Boolean(egg.foams)) }
-  const findings = soften(findingsOf(mass, metrics, family, signs, s.mix.name, pureeShare(doses, mass.total)), draft.bands, metrics)
+  const findings = soften(
+    findingsOf(mass, metrics, family, signs, s.mix.name, pureeShare(doses, mass.total)),
+    draft.bands,
+    metrics,
+    modelOf(family),
+  )
   if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, s.mix.name))
 
   const { handover, undone } = handOver(changesIn(s, lines))
@@ -179,11 +184,14 @@ function scoreOf(cost: number, findings: readonly Finding[], undone: Option['und
 }
 
 /** A finding about what was asked for is a note: a cake with half its fat is lean, and meant to be. */
-function soften(findings: Finding[], asked: Partial<Record<Banded, Band>>, metrics: Option['before']): Finding[] {
+function soften(findings: Finding[], asked: Partial<Record<Banded, Band>>, metrics: Option['before'], model: FamilyModel): Finding[] {
   return findings.map((f) => {
     const band = f.metric === null ? undefined : asked[f.metric as Banded]
     const value = f.metric === null ? undefined : metrics[f.metric as Banded]
     if (!band || value === undefined || f.severity === 'note') return f
+    const own = model.bands[f.metric as Banded]
+    // Within the family's own band the finding is about something else: a nut cake that nothing raises.
+    if (!own || (value >= own.low && value <= own.high)) return f
     const near = 0.1 * (band.high - band.low)
     return value >= band.low - near && value <= band.high + near ? { ...f, severity: 'note' } : f
   })

@@ -6,6 +6,7 @@ import { SCHOOLS } from '../swaps/schools'
 import { forbidden, type Rules } from './allowed'
 import { assemble, type Ask } from './assemble'
 import { hardNeeds, slotsOf, type Asked } from './choices'
+import type { Goal } from './goals'
 import { finisher } from './finish'
 import { measuresOf } from './lines'
 import { objective } from './objective'
@@ -139,10 +140,7 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     const faults = best?.findings.filter((f) => f.severity === 'fault').map((f) => ({ code: f.code, message: f.message })) ?? []
     return finish([], { because: because.length ? because : faults, nearest: best }, judged, solved.length)
   }
-  if (!options.length) {
-    const message = 'No school fits these needs and limits: loosen a pin, a limit or the list of what to avoid.'
-    return finish([], { because: [{ code: 'no-school', message }], nearest: null }, judged, solved.length)
-  }
+  if (!options.length) return finish([], { because: whyNone(request), nearest: keepAll(situation, ask) }, judged, solved.length)
   const best = sound.length ? [...sound, ...options.filter((o) => !sound.includes(o))] : options
   return finish(best.slice(0, request.limit).map(withoutMainSet), null, judged, solved.length)
 }
@@ -189,6 +187,9 @@ function spread<T, K extends keyof T>(list: T[], cost: T[K] extends number ? K :
 /** A cake that is hardly anything but egg foam has no eggless form worth the name (science §4). */
 const FOAM_ONLY_EGG = 230
 const FOAM_ONLY_FAT = 12
+/** A chocolate cake with less flour than this and more egg than that is set by egg alone, shares of the batter. */
+const NO_FLOUR = 0.04
+const ALL_EGG = 0.18
 
 function hopeless(s: Situation): { code: string; message: string }[] {
   const { eggPct = 0, fatPct = 0 } = s.metrics
@@ -200,7 +201,39 @@ function hopeless(s: Situation): { code: string; message: string }[] {
           'This cake is little else than egg foam with some flour to set it. Without egg there is no such cake: nothing else whips up, sets in the oven and stays up.',
       },
     ]
+  if (s.family === 'flourless-chocolate' && s.mix.mass.flour < NO_FLOUR * s.mix.mass.total && s.eggGrams > ALL_EGG * s.mix.mass.total)
+    return [
+      {
+        code: 'egg-is-all',
+        message:
+          'Nothing but egg sets this cake: there is no flour in it to hold. Without egg it stays a cream; start from a brownie with flour instead.',
+      },
+    ]
   return []
+}
+
+/** What there may be none of, by the goal that would take it away. */
+const NOTHING_TO_TAKE: Partial<Record<Goal, { code: string; message: string }>> = {
+  'low-fat': {
+    code: 'no-added-fat',
+    message: 'There is no added fat in it to take away: what fat there is comes with the eggs, the nuts or the chocolate.',
+  },
+  'less-sugar': {
+    code: 'no-added-sugar',
+    message: 'There is no added sugar in it to take away: what is sweet comes with something that it needs.',
+  },
+  'less-sweet': {
+    code: 'no-added-sugar',
+    message: 'There is no added sugar in it to take away: what is sweet comes with something that it needs.',
+  },
+  'sugar-swap': { code: 'no-added-sugar', message: 'There is no added sugar in it that another could take the place of.' },
+  'no-added-leavener': { code: 'no-leavener', message: 'There is no leavener in it to leave out.' },
+}
+
+function whyNone(request: ReformulateRequest): { code: string; message: string }[] {
+  const named = request.goals.flatMap((g) => NOTHING_TO_TAKE[g] ?? [])
+  if (named.length && !Object.keys(request.pin).length) return named
+  return [{ code: 'no-school', message: 'No school fits these needs and limits: loosen a pin, a limit or the list of what to avoid.' }]
 }
 
 /** A recipe that already does what is asked comes back whole. */

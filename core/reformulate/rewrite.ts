@@ -66,7 +66,13 @@ const GOES: Record<string, string> = {
 /** Takes the words for something out of an enumeration: "flour, powder and salt" → "flour and salt". */
 function without(text: string, word: string): string {
   return text
-    .replace(new RegExp(`(,\\s*|\\s+and\\s+|\\s+with\\s+)(?:the\\s+)?${word}\\b(?=\\s*(?:[,.;]|$|and\\b))`, 'gi'), '')
+    .replace(
+      new RegExp(
+        `(,\\s*|\\s+and\\s+|\\s+with\\s+)(?:the\\s+)?${word}\\b(?=\\s*(?:[,.;]|$|(?:and|for|until|then|to|together|on)\\b))`,
+        'gi',
+      ),
+      '',
+    )
     .replace(new RegExp(`\\b(?:the\\s+)?${word}(?:,\\s*|\\s+and\\s+)`, 'gi'), '')
 }
 
@@ -95,7 +101,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
 
   const steps: Step[] = []
   let eggPlaced = false
-  for (const text of method) {
+  // What makes another thing of the mix brings its whole method.
+  const other = r.changes.some((c) => c.school.ownMethod)
+  for (const text of other ? [] : method) {
     let now = text
     const reasons: string[] = []
     // Names that were put in are held back, or "milk" would be found again inside "soy milk".
@@ -174,7 +182,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       why: 'There is more sugar than the fat takes up quickly.',
     })
   if (!school && !before.length && !last.length && !after.length && !r.added.length) return steps
-  const list = (ids: readonly string[]) => ids.map((id) => `${amount(id)} ${name(id)}`).join(', ')
+  // "2 large egg yolks" says what it is.
+  const said = (id: string) => (/\begg/.test(amount(id) ?? '') ? amount(id)! : `${amount(id)} ${name(id)}`)
+  const list = (ids: readonly string[]) => ids.map(said).join(', ')
   const told = () => [...before, ...steps, ...last, ...after].map((s) => s.text.toLowerCase()).join('\n')
   // Whatever is new and not spoken of yet would be forgotten at the counter.
   const dry = r.added.filter(
@@ -192,8 +202,17 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       changed: true,
       why: 'It takes the place of the eggs.',
     })
-  const wet = r.added.filter((a) => !mentioned(told(), name(a.ingredient)))
-  if (wet.length) last.push({ text: `Add ${list(wet.map((w) => w.ingredient))} with the liquid.`, changed: true, why: 'New in this mix.' })
+  const untold = r.added.filter((a) => !mentioned(told(), name(a.ingredient)) && !mentioned(told(), said(a.ingredient)))
+  const isDry = (id: string) => ['flour', 'sugar', 'sweetener', 'cocoa', 'mix'].includes(need(id).kind)
+  const tell = (ids: string[], text: (list: string) => string) => {
+    if (ids.length) last.push({ text: text(list(ids)), changed: true, why: 'New in this mix.' })
+  }
+  const ids = untold.map((a) => a.ingredient)
+  tell(ids.filter(isDry), (what) => `Stir ${what} into the dry things.`)
+  tell(
+    ids.filter((id) => !isDry(id)),
+    (what) => `Add ${what} with the liquid.`,
+  )
   if (school?.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
     last.push({
       text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.',
@@ -212,7 +231,13 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     step!.text = 'Stir the flours with the liquid and the fat first and let them stand for 20 minutes; what foams goes in after that.'
     before.push(step!)
   }
-  return [...before, ...steps.slice(0, cut), ...last, ...steps.slice(cut), ...after]
+  return [
+    ...before,
+    ...steps.slice(0, cut),
+    ...(other ? last.filter((s) => !/^(Add|Stir) /.test(s.text)) : last),
+    ...steps.slice(cut),
+    ...after,
+  ]
 }
 
 /** Whether a text speaks of an ingredient, by its name or its last word ("vinegar" for "cider vinegar"). */

@@ -1,6 +1,6 @@
 import { emptyMass, type Mass } from '../balance/mass'
 import type { Band, Banded, Family } from '../balance/families'
-import { isCake } from '../balance/metrics'
+import { isCake, modelOf } from '../balance/metrics'
 import type { Ingredient } from '../pantry/ingredient'
 import { need } from '../pantry/pantry'
 import type { ChangeSchool } from '../swaps/change'
@@ -57,6 +57,9 @@ const isThinLiquid = (i: Ingredient): boolean =>
 
 /** Batters that a spoon of milk loosens; cheese and custard only get wetter. */
 const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe'].includes(family)
+
+/** Share of the most gas that a family bears, where its foam is gone. */
+const GAS_FOR_FOAM = 0.75
 
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
@@ -191,7 +194,8 @@ export function draft(
         f.fixed ? grams : f.low,
         grams,
         f.fixed ? grams : f.high,
-        f.give,
+        // Weight for weight, but a whole packet need not be cut open for a few grams.
+        f.fixed ? Math.max(1, grams * 0.03) : f.give,
         [place.ingredient.id],
         [{ code: 'stand-in', message: standIn.why }],
       )
@@ -266,6 +270,10 @@ export function draft(
       add({ key: `+${ingredient.id}`, ingredient, from: 0, start, low, high, give, replaces: [], why: [why] }),
   )
   if (!state) return undefined
+  // A nut cake that stood on whipped egg and keeps its family needs gas instead.
+  const lift = modelOf(state.family).bands.lift
+  if (eggsGo && combination.egg && !combination.egg.foams && state.family === situation.family && situation.signs.whipped && lift)
+    state.wishes.lift ??= Math.max(situation.seaLift ?? 0, GAS_FOR_FOAM * lift.high)
   if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()
   const staying = variables.filter((v) => !state.gone.has(v))
   for (const [v, why] of state.gone) if (v.from > 0) removed.set(v.key, why)

@@ -76,6 +76,8 @@ export interface ChangeSchool {
   /** What it brings may be named as `{carrier}`. */
   steps: readonly AddedStep[]
   oven?: OvenChange
+  /** Makes another thing of the mix: its steps are the whole method. */
+  ownMethod?: boolean
   cannot: string
   standing: number
   source: string

@@ -139,6 +139,7 @@ export const boxTopUp: ChangeSchool = {
 
 export const boxCrepe: ChangeSchool = {
   id: 'box-crepe',
+  ownMethod: true,
   slot: 'box',
   title: 'Crêpes from the box',
   apply(r) {
@@ -182,6 +183,7 @@ export const boxCrepe: ChangeSchool = {
 
 export const boxRoll: ChangeSchool = {
   id: 'box-roll',
+  ownMethod: true,
   slot: 'box',
   title: 'A roll from the box',
   apply(r) {

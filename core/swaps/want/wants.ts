@@ -12,7 +12,7 @@ const NUDGES: Readonly<Record<string, { title: string; by: Partial<Record<Banded
   softer: { title: 'Softer', by: { firmness: -0.06, moisture: 0.15, setting: -0.5 } },
   firmer: { title: 'Firmer, to stack', by: { firmness: 0.06, moisture: -0.12, sugarConcentration: -1.5 } },
   richer: { title: 'Richer', by: { fatPct: 12, fatPer100: 3 } },
-  'keeps-longer': { title: 'Keeps longer', by: { moisture: 0.15, sugarConcentration: 1.5, fatPct: 5 } },
+  'keeps-longer': { title: 'Keeps longer', by: { moisture: 0.15, fatPct: 5 } },
 }
 
 /** A want as a change: the ratios move as far as their bands allow. */
@@ -25,6 +25,10 @@ export function wantSchool(goal: string): ChangeSchool | undefined {
     title: want.title,
     apply(r: Rework) {
       for (const [metric, by] of Object.entries(want.by) as [Banded, number][]) r.nudge(metric, by)
+      // More lift needs something that gives it, where the flour brought it all.
+      const powder = r.allowed(['baking-powder'])
+      if ((want.by.lift ?? 0) > 0 && powder && r.before.lift && !r.movers.some((m) => m.ingredient.kind === 'leavener'))
+        r.bring(powder, 0, 0.01 * r.flour, 0.03 * r.flour, { code: 'lift', message: 'a little more lift' })
       return true
     },
     sides: { crumb: '', flavour: '', keeps: '', effort: '' },
