@@ -3,7 +3,7 @@ import { BANDED, CAKE_FAMILIES, FAMILIES } from './balance/families'
 import { TOLERANCE } from './balance/findings'
 import { SUGAR_EFFECT } from './balance/sugar'
 import { PANTRY } from './pantry/pantry'
-import { SCHOOLS } from './swaps/schools'
+import { CHANGES, SCHOOLS } from './swaps/schools'
 
 const table = (head: string[], rows: (string | number)[][]): string =>
   [head, head.map(() => '---'), ...rows].map((r) => `| ${r.join(' | ')} |`).join('\n')
@@ -58,6 +58,13 @@ describe('the tables in docs/ say what the code says', () => {
       'Grams per unit replaced (per egg for egg schools): least, usual, most.',
       '',
       table(['id', 'school', 'brings', 'cannot', 'source'], rows),
+      '',
+      '## Schools that change by degree',
+      '',
+      table(
+        ['id', 'what', 'school', 'cannot', 'source'],
+        Object.entries(CHANGES).flatMap(([what, all]) => all.map((c) => [`\`${c.id}\``, what, c.title, c.cannot, c.source])),
+      ),
       '',
     ].join('\n')
     await expect(text).toMatchFileSnapshot('../docs/tables/schools.md')

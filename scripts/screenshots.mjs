@@ -18,11 +18,15 @@ const settled = async (page) => {
 }
 const eggless = [open('Coffee-hazelnut layers'), settled, press('no egg'), settled]
 
+const wishing = [open('Marmalade bundt'), settled, press('vegan'), press('no gluten'), press('rather…'), press('less sugar'), settled]
+
 const VIEWS = {
   shelf: { size: DESK, steps: [] },
   bench: { size: DESK, steps: eggless },
   'bench-dark': { size: DESK, dark: true, steps: eggless },
   'bench-phone': { size: PHONE, steps: eggless },
+  wishes: { size: DESK, steps: wishing },
+  'wishes-phone': { size: PHONE, steps: wishing },
   compare: { size: DESK, steps: [...eggless, press('Side by side')] },
   card: { size: DESK, steps: [...eggless, press('Save and take the card')] },
 }

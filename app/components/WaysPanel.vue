@@ -6,7 +6,13 @@ const props = defineProps<{ options: Option[]; current: Option | null; busy: boo
 defineEmits<{ try: [option: Option]; compare: [] }>()
 
 const side = (o: Option, about: string) => o.sides.find((s) => s.about === about)?.message ?? ''
-const blurb = (o: Option) => [side(o, 'crumb'), side(o, 'flavour')].filter((s) => s && !/^None/.test(s)).join('. ')
+/** The first school names the way; what goes with it stands below, small. */
+const name = (o: Option) => o.title.split(', ')[0]!
+const first = (o: Option, about: string) => side(o, about).split('; ')[0]!
+const blurb = (o: Option) => {
+  const rest = o.title.split(', ').slice(1)
+  return rest.length ? `with ${rest.join(', ')}` : [first(o, 'crumb'), first(o, 'flavour')].filter((s) => s && !/^None/.test(s)).join('. ')
+}
 const flag = (o: Option) => {
   const loud = o.findings.filter((f) => f.severity !== 'note')
   if (loud.length) return loud[0]!.severity === 'fault' ? 'unsound' : 'unsure'
@@ -26,7 +32,7 @@ const flag = (o: Option) => {
       <li v-for="o in options" :key="o.id">
         <button class="way" type="button" :aria-pressed="current ? wayKey(o) === wayKey(current) : false" @click="$emit('try', o)">
           <span class="top"
-            ><strong>{{ o.title }}</strong
+            ><strong>{{ name(o) }}</strong
             ><span class="small tag">{{ props.current && wayKey(o) === wayKey(props.current) ? 'trying' : flag(o) }}</span></span
           >
           <span class="small quiet">{{ blurb(o) }}</span>

@@ -8,11 +8,12 @@ import type { Version } from '~/kitchen/database'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
 
-/** Needs that the bench offers; the engine refuses what it cannot compute. */
+/** Needs that the bench offers: what somebody at the table cannot eat. */
 export const NEEDS = [
   { id: 'eggless', label: 'no egg' },
   { id: 'vegan', label: 'vegan' },
   { id: 'dairy-free', label: 'no dairy' },
+  { id: 'gluten-free', label: 'no gluten' },
   { id: 'nut-free', label: 'no nuts' },
   { id: 'soy-free', label: 'no soy' },
 ] as const
@@ -22,6 +23,10 @@ interface Setup {
   recipe: Recipe
   questions: Version['questions']
   goals: string[]
+  /** How much of a wish, where it is not the usual share. */
+  amount: Record<string, number>
+  /** The sweetener that the baker names for "another sugar"; empty for any. */
+  sweetener: string
   avoid: string[]
   pin: Record<string, number | 'keep'>
   /** The way being tried, by its schools. */
@@ -33,7 +38,7 @@ const MOST_UNDO = 60
 /** The bench: one version, what is asked of it, and what follows. */
 export const useBench = defineStore('bench', () => {
   const version = shallowRef<Version | null>(null)
-  const setup = ref<Setup>({ recipe: emptyRecipe(), questions: [], goals: [], avoid: [], pin: {}, trying: null })
+  const setup = ref<Setup>(fresh(emptyRecipe(), []))
   const past = ref<string[]>([])
   const future = ref<string[]>([])
   const balance = shallowRef<BalanceAnswer | null>(null)
@@ -55,7 +60,7 @@ export const useBench = defineStore('bench', () => {
     future.value = []
     answer.value = null
     balance.value = null
-    setup.value = { recipe: copy(v.recipe), questions: copy(v.questions), goals: [], avoid: [], pin: {}, trying: null }
+    setup.value = fresh(copy(v.recipe), copy(v.questions))
     useKitchen().lastVersion = v.id
     await compute()
   }
@@ -76,6 +81,8 @@ export const useBench = defineStore('bench', () => {
         const found = await ask('reformulate', {
           ...common,
           goals: setup.value.goals,
+          amount: setup.value.amount,
+          ...(setup.value.sweetener && { sweetener: setup.value.sweetener }),
           avoid: setup.value.avoid,
           pin: setup.value.pin,
           limit: 12,
@@ -128,6 +135,8 @@ export const useBench = defineStore('bench', () => {
 
   const toggleGoal = (id: string) =>
     change({ goals: setup.value.goals.includes(id) ? setup.value.goals.filter((g) => g !== id) : [...setup.value.goals, id] })
+  const setDegree = (id: string, share: number) => change({ amount: { ...setup.value.amount, [id]: share } })
+  const setSweetener = (sweetener: string) => change({ sweetener })
   const tryWay = (o: Option) => change({ trying: wayKey(o) })
   const togglePin = (ingredient: string, grams: number) => {
     const pin = { ...setup.value.pin }
@@ -195,6 +204,8 @@ export const useBench = defineStore('bench', () => {
     compute,
     change,
     toggleGoal,
+    setDegree,
+    setSweetener,
     tryWay,
     togglePin,
     toggleAvoid,
@@ -209,6 +220,16 @@ export const useBench = defineStore('bench', () => {
 /** A way is known by its schools and its title, whatever its place in the list. */
 export const wayKey = (o: Option): string => `${[...o.schools].sort().join('+')}|${o.title}`
 
+const fresh = (recipe: Recipe, questions: Version['questions']): Setup => ({
+  recipe,
+  questions,
+  goals: [],
+  amount: {},
+  sweetener: '',
+  avoid: [],
+  pin: {},
+  trying: null,
+})
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 const emptyRecipe = (): Recipe => ({ title: '', yield: null, tins: [], oven: [], parts: [], method: [] })
 /** The amount that a line starts with, in the baker's own words. */

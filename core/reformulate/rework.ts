@@ -45,12 +45,12 @@ export function rework(
         return variables.filter((v) => !state.gone.has(v))
       },
       allowed: (ids) => firstAllowed(ids, given.rules),
-      bring(ingredient, low, start, high, why, looseness = 0.3) {
+      bring(ingredient, low, start, high, why, { looseness = 0.3, replaces = [] } = {}) {
         const give = Math.max(1, looseness * start)
         brought.push(ingredient.id)
         const has = variables.find((v) => v.ingredient.id === ingredient.id && !v.tie && !state.gone.has(v))
         if (!has) {
-          add(ingredient, low, start, high, why, give)
+          add(ingredient, low, start, high, why, give).replaces.push(...replaces)
           return
         }
         const base = has.fixed ? has.start : has.low
@@ -60,6 +60,7 @@ export function rework(
         has.give = Math.max(has.give, give)
         has.fixed = false
         has.why.push(why)
+        has.replaces.push(...replaces)
       },
       remove(mover, why) {
         const v = mover as Variable

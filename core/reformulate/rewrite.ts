@@ -51,6 +51,8 @@ const CALLED: Record<string, RegExp> = {
   'cream-heavy': /\b(?:double |heavy |whipping )?cream\b(?! cheese| of| the| until| together)/gi,
   'cream-cheese': /\bcream cheese\b/gi,
   honey: /\bhoney\b/gi,
+  water: /\b(?:hot |boiling |cold )?water\b/gi,
+  'oil-vegetable': /\b(?:vegetable )?oil\b/gi,
   'condensed-milk': /\b(?:sweetened )?condensed milk\b/gi,
   'flour-almond': /\b(?:ground almonds|almond flour|almonds)\b/gi,
 }

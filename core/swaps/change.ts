@@ -17,6 +17,13 @@ export interface Mover {
   why: { code: string; message: string }[]
 }
 
+export interface Brought {
+  /** Share of its amount that it gives for one tolerance, 0.3 where not said. */
+  looseness?: number
+  /** Ids of what it takes the whole place of. */
+  replaces?: readonly string[]
+}
+
 /** What a change sees of a batter and may do to it. */
 export interface Rework {
   /** Flour basis, g. */
@@ -30,15 +37,8 @@ export interface Rework {
   readonly share: number
   /** The first that the needs allow, or `undefined`. */
   allowed: (ids: readonly string[]) => Ingredient | undefined
-  /** Adds an ingredient, or raises the line that is there already; `looseness` is the share of it that it gives (0.3). */
-  bring: (
-    ingredient: Ingredient,
-    low: number,
-    start: number,
-    high: number,
-    why: { code: string; message: string },
-    looseness?: number,
-  ) => void
+  /** Adds an ingredient, or raises the line that is there already. */
+  bring: (ingredient: Ingredient, low: number, start: number, high: number, why: { code: string; message: string }, how?: Brought) => void
   /** Takes a line out. */
   remove: (mover: Mover, why: { code: string; message: string }) => void
   /** The mix becomes another family. */

@@ -144,6 +144,14 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           >
             {{ n.label }}
           </button>
+          <WishMenu
+            :goals="bench.setup.goals"
+            :amount="bench.setup.amount"
+            :sweetener="bench.setup.sweetener"
+            @toggle="bench.toggleGoal"
+            @degree="bench.setDegree"
+            @sweetener="bench.setSweetener"
+          />
         </div>
         <div class="steps">
           <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()">
@@ -199,8 +207,8 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <p class="small">{{ verdict.detail }}</p>
       </div>
       <div v-if="labels.length" class="look small labels">
-        <strong>Read the label</strong>
-        {{ labels.map((l) => `${ingredientOf(l.ingredient)?.names[0]}: ${ingredientOf(l.ingredient)?.labels?.join(', ')}`).join(' · ') }}
+        <strong>{{ labels.length === 1 ? 'Read the label of' : `Read ${labels.length} labels` }}</strong>
+        {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}
       </div>
       <div class="actions">
         <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
@@ -212,9 +220,10 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
       <div v-if="visible('method') || !narrow" class="aside">
         <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
-        <section v-if="cautions.length" class="panel" aria-labelledby="care-title">
+        <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
           <h2 id="care-title">Take care</h2>
           <ul class="care">
+            <li v-for="l in labels" :key="l.ingredient">{{ l.message }}</li>
             <li v-for="c in cautions" :key="c.code">
               {{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span>
             </li>

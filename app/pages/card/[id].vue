@@ -8,6 +8,7 @@ import { writeNumber } from '../../../core/measure/number'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import type { Line } from '../../../core/recipe/recipe'
 import { downloadText } from '~/kitchen/download'
+import { wishWords } from '~/kitchen/wishes'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
@@ -29,6 +30,8 @@ const NEED_WORDS: Record<HardNeed, string> = {
   'nut-free': 'no nuts',
   'soy-free': 'no soy',
 }
+
+const asked = computed(() => [...needs.value.map((n) => NEED_WORDS[n]), ...wishWords(version.value?.goals ?? [])])
 
 const grams = (l: Line) =>
   l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : ''
@@ -63,7 +66,7 @@ const print = () => window.print()
       <header>
         <h1>{{ version.recipe.title }}</h1>
         <p class="version">
-          {{ version.name }}<template v-if="needs.length"> · {{ needs.map((n) => NEED_WORDS[n]).join(', ') }}</template>
+          {{ version.name }}<template v-if="asked.length"> · {{ asked.join(', ') }}</template>
         </p>
         <p class="facts">
           <span v-for="t in version.recipe.tins" :key="t.text">{{ t.text }}</span>

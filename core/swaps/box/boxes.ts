@@ -19,7 +19,14 @@ function enrich(r: Rework): void {
   const water = sum(waters(r))
   if (milk && water > 0) {
     for (const w of waters(r)) r.remove(w, { code: 'richer', message: 'milk in its place' })
-    r.bring(milk, water * 0.85, water, water * 1.2, { code: 'richer', message: 'milk for water: fuller and browner' })
+    r.bring(
+      milk,
+      water * 0.85,
+      water,
+      water * 1.2,
+      { code: 'richer', message: 'milk for water: fuller and browner' },
+      { replaces: ['water'] },
+    )
   }
   const butter = r.allowed(['butter-unsalted', 'plant-butter-block'])
   const oil = those(r, (m) => m.ingredient.kind === 'fat' && m.ingredient.id.startsWith('oil-'))
@@ -27,14 +34,21 @@ function enrich(r: Rework): void {
     // Butter is a sixth water: a fifth more of it for the same fat.
     const grams = sum(oil) * 1.2
     for (const o of oil) r.remove(o, { code: 'richer', message: 'butter in its place' })
-    r.bring(butter, grams * 0.85, grams, grams * 1.2, { code: 'richer', message: 'melted butter for oil: the taste of butter' })
+    r.bring(
+      butter,
+      grams * 0.85,
+      grams,
+      grams * 1.2,
+      { code: 'richer', message: 'melted butter for oil: the taste of butter' },
+      { replaces: oil.map((o) => o.ingredient.id) },
+    )
   }
 }
 
 export const boxRich: ChangeSchool = {
   id: 'box-rich',
   slot: 'box',
-  title: 'Milk, butter and a yolk',
+  title: 'Milk and butter in the box',
   apply(r) {
     const box = boxIn(r)
     if (!box) return false

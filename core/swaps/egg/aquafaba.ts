@@ -3,7 +3,7 @@ import type { School } from '../school'
 export const aquafaba: School = {
   id: 'aquafaba',
   slot: 'egg',
-  title: 'Bean-can liquid, whipped',
+  title: 'Whipped bean-can liquid',
   // 3 tbsp (45 g) an egg.
   brings: [{ any: ['aquafaba'], per: [28, 43, 62] }],
   acid: true,

@@ -3,7 +3,7 @@ import type { School } from '../school'
 export const firmTofu: School = {
   id: 'firm-tofu',
   slot: 'egg',
-  title: 'Firm tofu, whizzed',
+  title: 'Whizzed firm tofu',
   brings: [{ any: ['tofu-firm'], per: [22, 32, 48], with: [{ any: ['soy-milk', 'water'], ratio: 0.6 }] }],
   acid: true,
   sides: {

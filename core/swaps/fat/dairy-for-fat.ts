@@ -9,7 +9,14 @@ export const dairyForFat: ChangeSchool = {
     const thick = r.allowed(['yogurt-greek', 'tofu-silken'])
     const rich = thick ? cutRichDairy(r) : 0
     if (thick && rich) {
-      r.bring(thick, rich * 0.9, rich, rich * 1.1, { code: 'keeps-body', message: 'as thick, with a tenth of the fat' }, 0.05)
+      r.bring(
+        thick,
+        rich * 0.9,
+        rich,
+        rich * 1.1,
+        { code: 'keeps-body', message: 'as thick, with a tenth of the fat' },
+        { looseness: 0.05 },
+      )
       // Thick yogurt is wetter than cheese: a spoon of starch holds what it would weep.
       const starch = r.allowed(['cornstarch', 'potato-starch'])
       if (starch) r.bring(starch, rich * 0.02, rich * 0.04, rich * 0.07, { code: 'set', message: 'holds the water of the yogurt' })

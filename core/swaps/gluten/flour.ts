@@ -63,7 +63,7 @@ function apply(f: FlourMix, r: Rework): boolean {
         flour * share,
         flour * share * 1.05,
         { code: 'flour', message: 'stands in for the wheat, weight for weight' },
-        0.03,
+        { looseness: 0.03, replaces: [w.ingredient.id] },
       )
     const powder = r.allowed(['baking-powder'])
     const grams = w.from * POWDER_IN_SELF_RAISING

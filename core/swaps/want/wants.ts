@@ -10,7 +10,7 @@ const NUDGES: Readonly<Record<string, { title: string; by: Partial<Record<Banded
   },
   lighter: { title: 'Lighter', by: { lift: 3, fatPct: -8, moisture: 0.1 } },
   softer: { title: 'Softer', by: { firmness: -0.06, moisture: 0.15, setting: -0.5 } },
-  firmer: { title: 'Firmer, to stack', by: { firmness: 0.06, moisture: -0.12, sugarConcentration: -1.5 } },
+  firmer: { title: 'Firmer for stacking', by: { firmness: 0.06, moisture: -0.12, sugarConcentration: -1.5 } },
   richer: { title: 'Richer', by: { fatPct: 12, fatPer100: 3 } },
   'keeps-longer': { title: 'Keeps longer', by: { moisture: 0.15, fatPct: 5 } },
 }
