@@ -19,6 +19,7 @@ import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulate } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
+import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
 
@@ -42,6 +43,8 @@ export interface ParseAnswer extends ParsedRecipe {
   recipe: Recipe
 }
 export interface BalanceAnswer extends Balance {
+  /** How many boxes its tins want, where it is made from a box. */
+  boxes?: BoxesForTins
   crumb: CrumbClaim[]
   cautions: Caution[]
 }
@@ -140,8 +143,10 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     const grams = new Map<string, number>()
     for (const l of recipe.parts.flatMap((p) => p.lines))
       if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
+    const boxes = boxesForTins(recipe, request.region)
     return {
       ...balance,
+      ...(boxes && { boxes }),
       crumb: predictCrumb(balance.metrics, balance.family),
       cautions: cautionsFor({ ingredients, grams, needs: [], method: recipe.method.join('\n'), slices: balance.perSlice.slices }),
     }

@@ -54,6 +54,9 @@ export const UNITS: Unit[] = [
   { id: 'pinch', kind: 'volume', names: ['pinch', 'pinches'], size: 0.31 },
   { id: 'dash', kind: 'volume', names: ['dash', 'dashes', 'splash'], size: 0.62 },
   { id: 'drop', kind: 'volume', names: ['drop', 'drops'], size: 0.05 },
+  // A knob of butter is about a tablespoon; a shot of espresso an ounce of drink.
+  { id: 'knob', kind: 'volume', names: ['knob', 'knobs'], size: 15 },
+  { id: 'shot', kind: 'volume', names: ['shot', 'shots'], size: 30 },
   { id: 'handful', kind: 'volume', names: ['handful', 'handfuls'], size: 60 },
   { id: 'can', kind: 'package', names: ['can', 'cans', 'tin', 'tins'] },
   { id: 'box', kind: 'package', names: ['box', 'boxes'] },

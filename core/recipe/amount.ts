@@ -34,6 +34,10 @@ const EACH_HEAD = new RegExp(
 )
 const MEASURED = new RegExp(`(${NUMBER_PATTERN})\\s*-?\\s*(${UNIT_PATTERN})`, 'gi')
 const JOIN = /^\s*(plus|\+|and|&|minus|less)\s+/i
+/** "1 lb 2 oz", "1 kg 200 g": a smaller unit of the same kind straight after. */
+const STRAIGHT = new RegExp(`^(${NUMBER_PATTERN})\\s*(?:oz|ounces?|g|grams?)\\b`, 'i')
+/** What a weighed thing comes in says nothing more: "200 g tin of condensed milk". */
+const COMES_IN = /^(?:tin|can|jar|pot|tub|packet|pack|bag|box|carton|bar|block|bottle|sachet)s?\s+(?:of\s+)?(?=\S)/i
 
 function firstMeasured(text: string): { amount: number; unit: Unit } | undefined {
   let fallback: { amount: number; unit: Unit } | undefined
@@ -63,8 +67,9 @@ export function readAmount(text: string, region: Region): WrittenAmount | undefi
   const first = readSingle(text)
   if (!first) return undefined
   let amount = first
-  for (let join = JOIN.exec(amount.rest); join; join = JOIN.exec(amount.rest)) {
-    const next = readSingle(amount.rest.slice(join[0].length))
+  const joinOf = (rest: string) => JOIN.exec(rest) ?? (/^(?:lb|kg)$/.test(amount.unit?.id ?? '') && STRAIGHT.test(rest) ? ['', '+'] : null)
+  for (let join = joinOf(amount.rest); join; join = joinOf(amount.rest)) {
+    const next = readSingle(amount.rest.slice(join[0]!.length))
     // "1 tbsp + 1 tsp lemon juice" adds up; "1 cup and 2 eggs" does not.
     if (!next?.unit || !amount.unit || next.unit.kind !== amount.unit.kind) break
     const scale = unitSize(next.unit, region)! / unitSize(amount.unit, region)!
@@ -164,5 +169,6 @@ function readSingle(text: string): WrittenAmount | undefined {
     // "2 (20 cm) …": a bracket that sized no package is a note.
     if (!size && each.unit.kind === 'volume') each = undefined
   }
+  if (unit?.kind === 'mass') rest = rest.replace(COMES_IN, '')
   return { low, high, unit, size, each, total, manner, rest: rest.replace(/^of\s+/i, '').trim() }
 }

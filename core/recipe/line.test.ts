@@ -84,4 +84,23 @@ describe('reading an ingredient line', () => {
       { numRuns: 300 },
     )
   })
+
+  it.each([
+    ['1 dozen eggs', 'egg-whole', 580, 640],
+    ['half a dozen eggs', 'egg-whole', 290, 320],
+    ['1 lb 2 oz sugar', 'sugar-white', 505, 515],
+    ['200g tin of condensed milk', 'condensed-milk', 199, 201],
+    ['a knob of butter', 'butter-unsalted', 10, 18],
+    ['1 shot espresso', 'coffee-brewed', 28, 32],
+    ['250 ml soured milk', 'soured-milk', 250, 262],
+    ['1 packet vanilla sugar', 'vanilla-sugar', 7.9, 8.1],
+    ['100 g dark chocolate (85 % cocoa)', 'chocolate-dark-85', 99, 101],
+    ['100 g 50% dark chocolate', 'chocolate-dark-50', 99, 101],
+    ['10 sandwich cookies, cream scraped off', 'sandwich-cookie-shells', 60, 90],
+  ])('knows what “%s” means', (text, id, low, high) => {
+    const line = readLine(text, 'uk').lines[0]!
+    expect(line.ingredient).toBe(id)
+    expect(line.grams.best).toBeGreaterThanOrEqual(low)
+    expect(line.grams.best).toBeLessThanOrEqual(high)
+  })
 })

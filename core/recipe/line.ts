@@ -126,7 +126,7 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
   }
   const vague = /^(?:some|enough|a little|a bit of|a few|plenty of|extra|more)\s+/i
   const { found, prep, named } = nameIn(phrase.replace(vague, ''))
-  const ingredient = found.ingredient
+  const ingredient = found.ingredient && kindMeant(found.ingredient, body)
   const questions: ReadLine['questions'] = []
   const choices = (ids: Ingredient[]) => ids.map((i) => ({ value: i.id, label: nameOf(i, region) }))
   const line: Line = {
@@ -189,7 +189,7 @@ function nameIn(phrase: string): { found: LookUp; prep: string | null; named: st
     .replace(/\([^()]*\)?/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()
-  const cut = noted.search(/[,;]|\s[-–—]\s|\s\bto bring\b|\s(?:for|to) (?:dust|greas|sprinkl|decorat|serv|bring|loosen|bind)/i)
+  const cut = noted.search(/[,;]|\s[-–—]\s|\s\bto bring\b|\s(?:for|to) (?:dust|glaz|greas|sprinkl|decorat|serv|bring|loosen|bind)/i)
   const name = (cut >= 0 ? noted.slice(0, cut) : noted).trim()
   const after =
     cut >= 0
@@ -207,6 +207,26 @@ function nameIn(phrase: string): { found: LookUp; prep: string | null; named: st
     if (best.match === 'exact') break
   }
   return { found: best!, prep: after || mannerOf(name), named: name }
+}
+
+/** Cocoa shares that make another chocolate of the dark one, as sold: half, two thirds (as it stands), five sixths, all. */
+const CHOCOLATES: [most: number, id: string][] = [
+  [56, 'chocolate-dark-50'],
+  [77, 'chocolate-dark'],
+  [95, 'chocolate-dark-85'],
+  [100, 'chocolate-unsweetened'],
+]
+
+/** What the rest of a line makes of an ingredient: chocolate of another cocoa share, sandwich cookies without their cream. */
+function kindMeant(ingredient: Ingredient, body: string): Ingredient {
+  const share = /(\d{2,3})\s*%/.exec(body)
+  if (share && ingredient.id === 'chocolate-dark') return need(CHOCOLATES.find(([most]) => Number(share[1]) <= most)?.[1] ?? ingredient.id)
+  if (ingredient.id === 'sandwich-cookies') {
+    if (/shells? only|(?:without|no) (?:the )?cream|cream (?:\w+ )?(?:scraped|removed|discarded|taken)/i.test(body))
+      return need('sandwich-cookie-shells')
+    if (/cream only|cream (?:from|of) /i.test(body)) return need('sandwich-cookie-cream')
+  }
+  return ingredient
 }
 
 const rank = (l: LookUp): number => ['none', 'unsure', 'likely', 'exact'].indexOf(l.match)

@@ -226,8 +226,9 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   } else for (const step of recipe.method) if (/oven|bake/i.test(step)) takeOven(step)
   const untimed = recipe.oven.find((o) => !o.minutes)
   if (untimed && !recipe.oven.some((o) => o.minutes)) {
-    const baking = recipe.method.find((s) => /\bbake\b/i.test(s) && minutesIn(s))
-    if (baking) untimed.minutes = minutesIn(baking)
+    // "Rest 15 minutes, then bake for 30": what stands behind the baking counts.
+    const baking = recipe.method.map((s) => minutesIn(/\bbak(?:e|ing)\b.*/i.exec(s)?.[0] ?? '')).find(Boolean)
+    if (baking) untimed.minutes = baking
   }
 
   function checkSame(a: Oven, b: Oven) {

@@ -123,11 +123,14 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     egg,
     changes: changes.map((c) => ({ school: c.change, brought: draft.brought.get(c.change) ?? [] })),
     added: lines
+      .filter((l) => s.places.some((p) => p.part === l.partIndex && p.inBatter))
       .filter((l) => l.status === 'added' || (l.status === 'changed' && l.replaces.length > 0))
       .map((l) => ({ ingredient: l.ingredient, kitchen: l.kitchen })),
     replaced,
     removed: lines.filter((l) => l.status === 'removed').map((l) => l.ingredient),
     ovenSteps: oven.steps,
+    foam: family === 'foam' || (s.signs.whipped && !egg),
+    baked: family !== 'crepe',
     sugarOverFat: sugarOverFat(outcomes),
   })
   recipe.method = method.map((m) => m.text)

@@ -158,6 +158,10 @@ export interface ProblemInput {
   altitudeM?: number
 }
 
+/** A trusted recipe may lie outside a band: then the band reaches to it. */
+const reaching = (band: Band | undefined, value: number | undefined): Band | undefined =>
+  band && value !== undefined ? { low: Math.min(band.low, value), high: Math.max(band.high, value) } : band
+
 /** A sum below this, in grams, is dust on the scale: no ratio is made of it. */
 const LEAST_SUM = 0.05
 
@@ -196,7 +200,7 @@ export function buildProblem(input: ProblemInput): Problem {
 
   for (const key of BANDED) {
     if (key === 'lift') continue
-    const band = bands[key]
+    const band = trusted ? reaching(bands[key], before[key]) : bands[key]
     // Another kind of cake is best near neutral; the same cake stays as sour or alkaline as its baker likes it.
     const old = key === 'acidBalance' && moved ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
@@ -256,13 +260,14 @@ export function buildProblem(input: ProblemInput): Problem {
       weight: 0.3,
       kind: 'aim',
     })
-  if (bands.lift && guess.flour > LEAST_SUM) {
-    const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, bands.lift, moved ? model.aims?.lift : undefined, { trusted })!
+  const liftBand = trusted ? reaching(bands.lift, input.liftBefore ?? before.lift) : bands.lift
+  if (liftBand && guess.flour > LEAST_SUM) {
+    const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, liftBand, moved ? model.aims?.lift : undefined, { trusted })!
     // What lifts so far up there is less gas than down here.
     const thin = gasFactor(altitudeM)
     problem.gas = {
       aim: aim / thin,
-      band: { low: bands.lift.low / thin, high: bands.lift.high / thin },
+      band: { low: liftBand.low / thin, high: liftBand.high / thin },
       weight: 1,
       tolerance: TOLERANCE.lift / thin,
       flour: guess.flour + guess.cocoa,

@@ -23,6 +23,10 @@ export interface Rewriting {
   removed: readonly string[]
   /** What the oven does differently. */
   ovenSteps: readonly { text: string; why: string }[]
+  /** The batter is a whipped foam: it waits for nothing. */
+  foam: boolean
+  /** It goes into an oven, not a pan. */
+  baked: boolean
   /** Sugar against the fat that it is creamed with. */
   sugarOverFat: number
 }
@@ -47,13 +51,14 @@ const CALLED: Record<string, RegExp> = {
   'milk-skimmed': /\bmilk\b/gi,
   buttermilk: /\bbuttermilk\b/gi,
   'yogurt-plain': /\b(?:yogh?urt|curd)\b/gi,
-  'sour-cream': /\bsour(?:ed)? cream\b/gi,
+  'sour-cream': /\bsour(?:ed)? cream\b|(?<=\b(?:in|the|and|with) )cream\b(?! cheese| of| until| together)/gi,
   'cream-heavy': /\b(?:double |heavy |whipping )?cream\b(?! cheese| of| the| until| together)/gi,
   'cream-cheese': /\bcream cheese\b/gi,
   honey: /\bhoney\b/gi,
   water: /\b(?:hot |boiling |cold )?water\b/gi,
   'oil-vegetable': /\b(?:vegetable )?oil\b/gi,
   'condensed-milk': /\b(?:sweetened )?condensed milk\b/gi,
+  semolina: /\b(?:semolina|sooji|suji|rava)\b/gi,
   'flour-almond': /\b(?:ground almonds|almond flour|almonds)\b/gi,
 }
 
@@ -89,11 +94,16 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const carrierOf = (any: readonly string[]) => any.find((id) => r.added.some((a) => a.ingredient === id))
   const carrier = school && carrierOf(school.brings[0]?.any ?? [])
   const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
+  const soda = r.added.some((a) => a.ingredient === 'baking-soda')
+  const acid = r.added.find((a) => need(a.ingredient).kind === 'acid')?.ingredient
   const fill = (text: string) =>
     text
       .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
       .replaceAll('{tied}', tied ? name(tied) : 'acid')
       .replaceAll('{soda}', name('baking-soda'))
+      .replaceAll('{acid}', acid ? name(acid) : 'acid')
+      // Without soda nothing foams.
+      .replace(/\bfoaming (?=)/, soda ? 'foaming ' : '')
   // What takes an old liquid's place is spoken of where that one was.
   const inPlace = new Set(r.replaced.map((x) => x.to))
   const liquids = r.added.filter(
@@ -116,7 +126,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       if (FOAMING.test(now) && !school.foams) {
         now = eggPlaced
           ? ''
-          : `Whisk ${called}${withLiquid} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
+          : `Whisk ${called}${withLiquid.replace(' with', ' and')} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
         reasons.push('Only egg (or bean-can liquid) whips to a foam; here the leavener lifts.')
       } else {
         let first = !eggPlaced
@@ -156,8 +166,13 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const before: Step[] = []
   const last: Step[] = []
   const after: Step[] = []
+  /** New things that a step speaks of without naming them. */
+  const spokenOf = new Set<string>()
+  // "2 large egg yolks" says what it is.
+  const said = (id: string) => (/\begg/.test(amount(id) ?? '') ? amount(id)! : `${amount(id)} ${name(id)}`)
   const place = (step: AddedStep, put: (text: string) => string) => {
     // A step about soda says nothing where no soda was needed.
+    if (step.rests && r.foam) return
     if (step.text.includes('{soda}') && !r.added.some((a) => a.ingredient === 'baking-soda')) return
     const done = { text: put(step.text), changed: true, why: step.why }
     const list = step.at === 'last' ? last : step.at === 'after' ? after : before
@@ -165,13 +180,24 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   }
   for (const s of school?.steps ?? []) place(s, fill)
   for (const { school: change, brought } of r.changes) {
+    if (change.slot === 'gluten' && brought.length) {
+      const parts = [...new Set(brought)].filter((id) => ['flour', 'starch', 'binder'].includes(need(id).kind) && amount(id) !== undefined)
+      if (parts.length > 1)
+        before.push({
+          text: `Whisk together ${joined(parts.map(said))}: where the method says flour, this is meant.`,
+          changed: true,
+          why: 'Evenly mixed, they act as one flour.',
+        })
+      parts.forEach((id) => spokenOf.add(id))
+    }
     const fat = brought.find((id) => need(id).kind === 'fat')
     for (const s of change.steps) {
       if (s.text.includes('{fat}') && !fat) continue
       place(s, (text) =>
         fill(text)
           .replaceAll('{brought}', brought[0] ? name(brought[0]) : 'it')
-          .replaceAll('{fat}', fat ? name(fat) : 'fat'),
+          .replaceAll('{fat}', fat ? name(fat) : 'fat')
+          .replaceAll('{crumbs}', name(brought.find((id) => need(id).kind === 'finish') ?? 'biscuit-crumbs')),
       )
     }
   }
@@ -184,13 +210,14 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       why: 'There is more sugar than the fat takes up quickly.',
     })
   if (!school && !before.length && !last.length && !after.length && !r.added.length) return steps
-  // "2 large egg yolks" says what it is.
-  const said = (id: string) => (/\begg/.test(amount(id) ?? '') ? amount(id)! : `${amount(id)} ${name(id)}`)
   const list = (ids: readonly string[]) => ids.map(said).join(', ')
   const told = () => [...before, ...steps, ...last, ...after].map((s) => s.text.toLowerCase()).join('\n')
   // Whatever is new and not spoken of yet would be forgotten at the counter.
   const dry = r.added.filter(
-    (a) => ['leavener', 'binder', 'starch'].includes(need(a.ingredient).kind) && !mentioned(told(), name(a.ingredient)),
+    (a) =>
+      ['leavener', 'binder', 'starch'].includes(need(a.ingredient).kind) &&
+      !spokenOf.has(a.ingredient) &&
+      !mentioned(told(), a.ingredient, r.region),
   )
   if (dry.length)
     before.push({
@@ -200,11 +227,11 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     })
   if (school && !eggPlaced && carrier)
     last.unshift({
-      text: `Stir in ${fill(school.calledInMethod)}${withLiquid} with the liquid.`,
+      text: `Stir in ${fill(school.calledInMethod)}${withLiquid || ' with the liquid'}.`,
       changed: true,
       why: 'It takes the place of the eggs.',
     })
-  const untold = r.added.filter((a) => !mentioned(told(), name(a.ingredient)) && !mentioned(told(), said(a.ingredient)))
+  const untold = r.added.filter((a) => !spokenOf.has(a.ingredient) && !mentioned(told(), a.ingredient, r.region))
   const isDry = (id: string) => ['flour', 'sugar', 'sweetener', 'cocoa', 'mix'].includes(need(id).kind)
   const tell = (ids: string[], text: (list: string) => string) => {
     if (ids.length) last.push({ text: text(list(ids)), changed: true, why: 'New in this mix.' })
@@ -212,10 +239,14 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const ids = untold.map((a) => a.ingredient)
   tell(ids.filter(isDry), (what) => `Stir ${what} into the dry things.`)
   tell(
-    ids.filter((id) => !isDry(id)),
+    ids.filter((id) => need(id).kind === 'nut'),
+    (what) => `Fold in ${what} at the end.`,
+  )
+  tell(
+    ids.filter((id) => !isDry(id) && need(id).kind !== 'nut'),
     (what) => `Add ${what} with the liquid.`,
   )
-  if (school?.atOnce || r.added.some((a) => a.ingredient === 'baking-soda'))
+  if (r.baked && (school?.atOnce || soda))
     last.push({
       text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.',
       changed: true,
@@ -226,7 +257,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   )
   const cut = bakeAt < 0 ? steps.length : bakeAt
   // A batter that must rest cannot wait once its soda is wet: it rests first.
-  const rest = last.findIndex((s) => /stand for 20/.test(s.text))
+  const rest = last.findIndex((s) => /stand for 20 to 30/.test(s.text))
   const atOnce = last.findIndex((s) => /within ten minutes/.test(s.text))
   if (rest >= 0 && atOnce >= 0) {
     const [step] = last.splice(rest, 1)
@@ -242,10 +273,15 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   ]
 }
 
-/** Whether a text speaks of an ingredient, by its name or its last word ("vinegar" for "cider vinegar"). */
-function mentioned(text: string, name: string): boolean {
-  const whole = name.toLowerCase()
-  if (text.includes(whole)) return true
+/** "a, b and c". */
+const joined = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+
+/** Whether a text speaks of an ingredient: by its name, another name of two words, or its last word ("vinegar" for "cider vinegar"). */
+function mentioned(text: string, id: string, region: Region): boolean {
+  const ingredient = need(id)
+  const whole = nameOf(ingredient, region).toLowerCase()
+  if (text.includes(whole) || ingredient.names.some((n) => n.includes(' ') && text.includes(n.toLowerCase()))) return true
   if (/bicarb|soda/.test(whole)) return /\bsoda\b|bicarb/.test(text)
   const last = whole
     .replace(/\(.*\)/, '')

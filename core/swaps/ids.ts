@@ -39,6 +39,7 @@ export const SCHOOL_IDS = [
   'box-rich',
   'box-lean',
   'box-pudding',
+  'box-crumbs',
   'box-crepe',
   'box-roll',
   'box-top-up',

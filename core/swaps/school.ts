@@ -1,3 +1,4 @@
+import type { Family } from '../balance/families'
 import type { SchoolId } from './ids'
 
 /** The job in the recipe that a school takes over. */
@@ -26,12 +27,14 @@ export interface Sides {
   effort: string
 }
 
-/** A step that a school adds to the method. `{carrier}`, `{tied}`, `{brought}`, `{fat}` and `{soda}` stand for what it brings. */
+/** A step that a school adds to the method. `{carrier}`, `{tied}`, `{brought}`, `{fat}`, `{acid}` and `{soda}` stand for what it brings. */
 export interface AddedStep {
   at: 'start' | 'before-mixing' | 'last' | 'after'
   text: string
   why: string
   minutes?: number
+  /** Lets the batter stand: not for a whipped one, which falls. */
+  rests?: boolean
 }
 
 /**
@@ -50,6 +53,8 @@ export interface School {
   soda?: boolean
   /** A little acid may be added to meet soda. */
   acid?: boolean
+  /** Families that it does nothing for. */
+  notFor?: readonly Family[]
   /** Replaces at most so many eggs well. */
   mostEggs?: number
   /** Whips to a foam: can stand in for egg foam in part. */

@@ -13,7 +13,7 @@ import { souredMilkSoda } from './egg/soured-milk-soda'
 import { sparklingWater } from './egg/sparkling-water'
 import { starchGum } from './egg/starch-gum'
 import { yogurtSoda } from './egg/yogurt-soda'
-import { boxCrepe, boxLean, boxPudding, boxRich, boxRoll, boxTopUp } from './box/boxes'
+import { boxCrepe, boxCrumbs, boxLean, boxPudding, boxRich, boxRoll, boxTopUp } from './box/boxes'
 import type { ChangeSchool } from './change'
 import { cutFat } from './fat/cut-fat'
 import { dairyForFat } from './fat/dairy-for-fat'
@@ -52,7 +52,7 @@ export const CHANGES = {
   /** Less of it: plainly, or with something that is no sugar in its place. */
   lessSugar: [cutSugar, ...SUGAR_SAVERS],
   sugarSwap: SWEETENER_SCHOOLS,
-  boxRich: [boxRich, boxPudding],
+  boxRich: [boxRich, boxPudding, boxCrumbs],
   boxLean: [boxLean],
   /** On request only: they make another thing of the box. */
   boxOther: [boxTopUp, boxCrepe, boxRoll],

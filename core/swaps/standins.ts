@@ -53,6 +53,7 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'milk-skimmed': MILK,
   'milk-lactose-free': MILK,
   buttermilk: CULTURED,
+  'soured-milk': CULTURED,
   kefir: CULTURED,
   'yogurt-plain': CULTURED,
   'yogurt-greek': CULTURED,

@@ -115,90 +115,121 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
     <NuxtLink class="push" to="/">To the shelf</NuxtLink>
   </p>
   <div v-else-if="bench.version" class="bench">
-    <header class="panel head">
-      <div class="title">
-        <h1>{{ bench.setup.recipe.title }}</h1>
-        <nav class="versions small" aria-label="Versions">
-          <template v-for="(v, i) in family" :key="v.id">
-            <span v-if="i" aria-hidden="true">›</span>
-            <NuxtLink
-              :to="`/bench/${v.id}`"
-              :class="{ here: v.id === bench.version.id }"
-              :aria-current="v.id === bench.version.id ? 'true' : undefined"
-              >{{ v.name }}</NuxtLink
+    <div class="stage">
+      <header class="panel head">
+        <div class="title">
+          <h1>{{ bench.setup.recipe.title }}</h1>
+          <nav class="versions small" aria-label="Versions">
+            <template v-for="(v, i) in family" :key="v.id">
+              <span v-if="i" aria-hidden="true">›</span>
+              <NuxtLink
+                :to="`/bench/${v.id}`"
+                :class="{ here: v.id === bench.version.id }"
+                :aria-current="v.id === bench.version.id ? 'true' : undefined"
+                >{{ v.name }}</NuxtLink
+              >
+            </template>
+            <span v-if="familyName" class="quiet">{{ familyName }}</span>
+          </nav>
+        </div>
+        <div class="needs">
+          <div role="group" aria-label="Must be">
+            <span class="quiet small" aria-hidden="true">must be</span>
+            <button
+              v-for="n in NEEDS"
+              :key="n.id"
+              class="chip"
+              type="button"
+              :aria-pressed="bench.setup.goals.includes(n.id)"
+              @click="bench.toggleGoal(n.id)"
             >
-          </template>
-          <span v-if="familyName" class="quiet">{{ familyName }}</span>
-        </nav>
-      </div>
-      <div class="needs">
-        <div role="group" aria-label="Must be">
-          <span class="quiet small" aria-hidden="true">must be</span>
-          <button
-            v-for="n in NEEDS"
-            :key="n.id"
-            class="chip"
-            type="button"
-            :aria-pressed="bench.setup.goals.includes(n.id)"
-            @click="bench.toggleGoal(n.id)"
-          >
-            {{ n.label }}
-          </button>
-          <WishMenu
-            :goals="bench.setup.goals"
-            :amount="bench.setup.amount"
-            :sweetener="bench.setup.sweetener"
-            @toggle="bench.toggleGoal"
-            @degree="bench.setDegree"
-            @sweetener="bench.setSweetener"
-          />
+              {{ n.label }}
+            </button>
+            <WishMenu
+              :goals="bench.setup.goals"
+              :amount="bench.setup.amount"
+              :sweetener="bench.setup.sweetener"
+              @toggle="bench.toggleGoal"
+              @degree="bench.setDegree"
+              @sweetener="bench.setSweetener"
+            />
+          </div>
+          <div class="steps">
+            <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()">
+              <IconUndo />
+            </button>
+            <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()">
+              <IconRedo />
+            </button>
+          </div>
         </div>
-        <div class="steps">
-          <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()">
-            <IconUndo />
-          </button>
-          <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()">
-            <IconRedo />
-          </button>
+      </header>
+
+      <p v-if="problem || bench.refusal" class="look" role="alert">{{ problem || bench.refusal }}</p>
+      <QuestionList
+        v-if="bench.setup.questions.length"
+        :questions="bench.setup.questions"
+        :recipe="bench.setup.recipe"
+        @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))"
+        @dismiss="(i) => bench.dismissQuestion(i)"
+      />
+
+      <div v-if="narrow" class="faces" role="tablist" aria-label="Parts of the bench">
+        <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">
+          {{ f.label }}
+        </button>
+      </div>
+
+      <div class="work" :class="{ deciding: bench.options.length }">
+        <MixPanel
+          v-if="visible('mix')"
+          :lines="lines"
+          :comparing="!!shownOption"
+          :pins="bench.setup.pin"
+          :avoided="bench.setup.avoid"
+          @pin="bench.togglePin"
+          @avoid="bench.toggleAvoid"
+          @edit="editing = true"
+        />
+        <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" />
+        <WaysPanel
+          v-if="bench.options.length && visible('ways')"
+          :options="bench.options"
+          :current="shownOption"
+          :busy="bench.busy"
+          @try="bench.tryWay"
+          @compare="comparing = true"
+        />
+      </div>
+
+      <div class="below">
+        <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
+        <div v-if="visible('method') || !narrow" class="aside">
+          <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
+          <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
+            <h2 id="care-title">Take care</h2>
+            <ul class="care">
+              <li v-for="l in labels" :key="l.ingredient">{{ l.message }}</li>
+              <li v-for="c in cautions" :key="c.code">
+                {{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span>
+              </li>
+            </ul>
+          </section>
+          <section class="panel" aria-labelledby="out-title">
+            <h2 id="out-title">Take it along</h2>
+            <div class="out">
+              <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
+              <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">
+                As a recipe file
+              </button>
+            </div>
+            <p v-if="bench.balance" class="small quiet">
+              About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given.
+              {{ bench.balance.perSlice.note }}
+            </p>
+          </section>
         </div>
       </div>
-    </header>
-
-    <p v-if="problem || bench.refusal" class="look" role="alert">{{ problem || bench.refusal }}</p>
-    <QuestionList
-      v-if="bench.setup.questions.length"
-      :questions="bench.setup.questions"
-      :recipe="bench.setup.recipe"
-      @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))"
-      @dismiss="(i) => bench.dismissQuestion(i)"
-    />
-
-    <div v-if="narrow" class="faces" role="tablist" aria-label="Parts of the bench">
-      <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">
-        {{ f.label }}
-      </button>
-    </div>
-
-    <div class="work" :class="{ deciding: bench.options.length }">
-      <MixPanel
-        v-if="visible('mix')"
-        :lines="lines"
-        :comparing="!!shownOption"
-        :pins="bench.setup.pin"
-        :avoided="bench.setup.avoid"
-        @pin="bench.togglePin"
-        @avoid="bench.toggleAvoid"
-        @edit="editing = true"
-      />
-      <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" />
-      <WaysPanel
-        v-if="bench.options.length && visible('ways')"
-        :options="bench.options"
-        :current="shownOption"
-        :busy="bench.busy"
-        @try="bench.tryWay"
-        @compare="comparing = true"
-      />
     </div>
 
     <footer class="panel verdict" :class="verdict.tone" aria-live="polite">
@@ -216,32 +247,6 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       </div>
     </footer>
 
-    <div class="below">
-      <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
-      <div v-if="visible('method') || !narrow" class="aside">
-        <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
-        <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
-          <h2 id="care-title">Take care</h2>
-          <ul class="care">
-            <li v-for="l in labels" :key="l.ingredient">{{ l.message }}</li>
-            <li v-for="c in cautions" :key="c.code">
-              {{ c.text }} <span class="quiet small">Check with {{ c.checkWith }}.</span>
-            </li>
-          </ul>
-        </section>
-        <section class="panel" aria-labelledby="out-title">
-          <h2 id="out-title">Take it along</h2>
-          <div class="out">
-            <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
-            <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">As a recipe file</button>
-          </div>
-          <p v-if="bench.balance" class="small quiet">
-            About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given.
-            {{ bench.balance.perSlice.note }}
-          </p>
-        </section>
-      </div>
-    </div>
     <p class="visually-hidden" role="status">{{ said }}</p>
     <TextEditor v-model="editing" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
     <CompareWays v-model="comparing" :options="bench.options" @try="bench.tryWay" />
@@ -253,6 +258,16 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
+}
+/* On a wide screen the verdict stands between the work and what is read after it. */
+.stage {
+  display: contents;
+}
+.verdict {
+  order: 1;
+}
+.below {
+  order: 2;
 }
 .lost {
   display: flex;
@@ -416,6 +431,24 @@ h1 {
   color: var(--on-spruce);
 }
 @media (max-width: 860px) {
+  /* In the hand the work scrolls and the verdict stays, with nothing hidden behind it. */
+  .bench {
+    display: flex;
+    flex-direction: column;
+    height: calc(100dvh - 64px);
+    gap: 8px;
+  }
+  .stage {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
+    gap: 10px;
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+    overscroll-behavior: contain;
+    padding-bottom: 4px;
+  }
   .work,
   .work.deciding,
   .below {
@@ -440,6 +473,8 @@ h1 {
     flex-direction: column;
   }
   .verdict {
+    position: static;
+    flex: none;
     flex-direction: column;
     align-items: stretch;
     gap: 8px;
@@ -447,7 +482,7 @@ h1 {
   }
   .labels {
     max-width: none;
-    max-height: 48px;
+    max-height: 66px;
   }
   .actions .push {
     flex: 1 1 auto;

@@ -98,6 +98,34 @@ export const boxPudding: ChangeSchool = {
   source: 'Common doctored-box practice: a small instant packet and a cup of sour cream to a box',
 }
 
+export const boxCrumbs: ChangeSchool = {
+  id: 'box-crumbs',
+  slot: 'box',
+  title: 'Cookie crumbs folded in',
+  apply(r) {
+    const box = boxIn(r)
+    const crumbs = r.allowed(['sandwich-cookies', 'biscuit-crumbs', 'biscuit-crumbs-gf'])
+    if (!box || !crumbs) return false
+    enrich(r)
+    const n = boxes(box)
+    r.bring(crumbs, 90 * n, 120 * n, 160 * n, { code: 'richer', message: 'crumbs for flavour and bite; they drink, so the liquid grows' })
+    r.tolerate('fatPct', (r.before.fatPct ?? 60) + 12)
+    r.tolerate('sugarPct', (r.before.sugarPct ?? 90) + 25)
+    return true
+  },
+  sides: { crumb: 'Speckled, a little denser', flavour: 'Cookies', keeps: 'Three days', effort: 'Crush them coarsely' },
+  steps: [
+    {
+      at: 'last',
+      text: 'Fold the crushed {crumbs} in with three strokes, just before the tin.',
+      why: 'Stirred long they dissolve and darken the batter.',
+    },
+  ],
+  cannot: 'Sinks with crumbs as big as a thumb nail: crush them smaller.',
+  standing: 0.3,
+  source: 'Common doctored-box practice: ten to twelve cookies to a box',
+}
+
 export const boxLean: ChangeSchool = {
   id: 'box-lean',
   slot: 'box',

@@ -3,6 +3,8 @@ import type { School } from '../school'
 export const aquafaba: School = {
   id: 'aquafaba',
   slot: 'egg',
+  // Its foam has nothing to do in a thin sheet or under cheese.
+  notFor: ['crepe', 'cheesecake'],
   title: 'Whipped bean-can liquid',
   // 3 tbsp (45 g) an egg.
   brings: [{ any: ['aquafaba'], per: [28, 43, 62] }],

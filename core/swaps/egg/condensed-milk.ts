@@ -19,7 +19,7 @@ export const condensedMilk: School = {
   steps: [
     {
       at: 'last',
-      text: 'Stir the {soda} and the acid in last, with the last of the liquid.',
+      text: 'Stir the {soda} and the {acid} in last, with the last of the liquid.',
       why: 'The gas starts as soon as they meet.',
       minutes: 1,
     },

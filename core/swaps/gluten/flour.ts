@@ -25,6 +25,7 @@ export const REST: AddedStep = {
   text: 'Let the batter stand for 20 to 30 minutes before it goes into the tin.',
   why: 'Flours without gluten drink slowly: without the rest they stay gritty.',
   minutes: 25,
+  rests: true,
 }
 
 /** A school that puts other flours in the place of wheat, by weight, with a binder in gluten's place. */

@@ -138,5 +138,6 @@ export const SUGAR_SAVERS: readonly ChangeSchool[] = [allulose, polyol, steviaBu
 /** The school of a sweetener that the baker names, using just that one; `undefined` where no school knows it. */
 export function schoolForSweetener(id: string): ChangeSchool | undefined {
   const kin = KIN[id]
-  return kin && swapSchool(kin, id)
+  // Xylitol and maltitol dissolve as sugar does and may take its whole place.
+  return kin && swapSchool(/^(xylitol|maltitol)$/.test(id) ? { ...kin, most: 1 } : kin, id)
 }
