@@ -1,5 +1,7 @@
 import type { Tin } from '../recipe/recipe'
 
+/** A standard muffin cup is 50 mm across below and 70 mm above, 35 mm deep: about 100 ml to the rim. */
+const CUPCAKE = { below: 50, flare: 1.4, depth: 35 }
 /** Usual depth of a tin whose height is not given, mm, by shape: what shops sell most. */
 const USUAL_DEPTH: Record<Tin['shape'], number> = {
   round: 50,
@@ -8,13 +10,11 @@ const USUAL_DEPTH: Record<Tin['shape'], number> = {
   loaf: 65,
   ring: 95,
   fluted: 95,
-  cupcake: 30,
+  cupcake: CUPCAKE.depth,
   sheet: 20,
   crepe: 3,
   bowl: 90,
 }
-/** A standard muffin cup holds 95 ml to the rim (70 mm above, 50 mm below, 30 mm deep). */
-const CUPCAKE_ML = 95
 /** Ring and fluted tins lose their chimney and their flutes: two thirds of the cylinder (10-cup tin of 25 cm: 2.4 l). */
 const RING_SHARE = 0.66
 /** Loaf tins narrow downwards. */
@@ -30,7 +30,11 @@ const BOWL_SHARE = 0.67
 export function tinMl(tin: Pick<Tin, 'shape' | 'mm'>): number | undefined {
   const { diameter, width, length } = tin.mm
   const depth = tin.mm.height ?? USUAL_DEPTH[tin.shape]
-  if (tin.shape === 'cupcake') return diameter ? (Math.PI * (diameter / 2) ** 2 * depth * 0.8) / 1000 : CUPCAKE_ML
+  if (tin.shape === 'cupcake') {
+    const below = diameter ?? CUPCAKE.below
+    const above = below * CUPCAKE.flare
+    return (Math.PI * depth * (below ** 2 + below * above + above ** 2)) / 12 / 1000
+  }
   const base = diameter ? Math.PI * (diameter / 2) ** 2 : width ? width * (length ?? width) : undefined
   if (base === undefined) return undefined
   const share = { ring: RING_SHARE, fluted: RING_SHARE, loaf: LOAF_SHARE, bowl: BOWL_SHARE }[tin.shape as string] ?? 1
