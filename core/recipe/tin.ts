@@ -98,7 +98,12 @@ export function readTin(text: string): Tin | undefined {
   }
   const cups = /(\d+)\s*-?\s*cup/i.exec(t)
   if (cups && (shape === 'fluted' || shape === 'ring'))
-    // A 10-cup ring is 25 cm across, a 12-cup one 26.
-    return { text: text.trim(), shape, mm: { diameter: Math.round(105 * Math.cbrt(Number(cups[1]) * 1.37)), height: 90 }, count }
+    // As wide as holds so many US cups at 9 cm depth, where chimney and flutes take a third (`tin/volume.ts`).
+    return {
+      text: text.trim(),
+      shape,
+      mm: { diameter: Math.round(Math.sqrt((Number(cups[1]) * 236_590 * 4) / (Math.PI * 90 * 0.66))), height: 90 },
+      count,
+    }
   return undefined
 }

@@ -9,7 +9,7 @@ const BATTER_PER_ML = 0.98
  * Share of a tin that one box fills where the panels of boxes send it: two 8 or 9 in rounds or one 9x13 in flat tin,
  * 24 cupcakes, one 10 or 12 cup ring. Boxes are meant for shallow layers that rise to double.
  */
-const USUAL_FILL: Partial<Record<Tin['shape'], number>> = { cupcake: 0.4, ring: 0.42, fluted: 0.42, loaf: 0.5, bowl: 0.5 }
+const USUAL_FILL: Partial<Record<Tin['shape'], number>> = { cupcake: 0.4, ring: 0.38, fluted: 0.38, loaf: 0.5, bowl: 0.5 }
 const FLAT_FILL = 0.3
 /** Below this share of the usual, layers bake like biscuits; above the other they rise over. */
 const THIN = 0.72

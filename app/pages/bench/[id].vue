@@ -239,7 +239,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       </div>
       <div v-if="labels.length" class="look small labels">
         <strong>{{ labels.length === 1 ? 'Read the label of' : `Read ${labels.length} labels` }}</strong>
-        {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}
+        <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}</span>
       </div>
       <div class="actions">
         <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
@@ -375,10 +375,16 @@ h1 {
   -webkit-box-orient: vertical;
   overflow: hidden;
 }
+/* In full under "Take care". */
 .labels {
   max-width: 270px;
-  max-height: 84px;
-  overflow-y: auto;
+}
+.labels span {
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
 }
 .labels strong {
   display: block;
@@ -482,7 +488,6 @@ h1 {
   }
   .labels {
     max-width: none;
-    max-height: 66px;
   }
   .actions .push {
     flex: 1 1 auto;
