@@ -25,6 +25,16 @@ const VIEWS = {
   bench: { size: DESK, steps: eggless },
   'bench-dark': { size: DESK, dark: true, steps: eggless },
   'bench-phone': { size: PHONE, steps: eggless },
+  below: {
+    size: DESK,
+    steps: [
+      ...eggless,
+      async (page) => page.getByRole('button', { name: /^Moisture: / }).click(),
+      async (page) => page.getByRole('button', { name: 'cups and spoons' }).click(),
+      settled,
+      async (page) => page.evaluate(() => window.scrollTo(0, 640)),
+    ],
+  },
   wishes: { size: DESK, steps: wishing },
   'wishes-phone': { size: PHONE, steps: wishing },
   compare: { size: DESK, steps: [...eggless, press('Side by side')] },

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { BalanceAnswer } from '../../core/contract/handle'
+import type { Banded } from '../../core/balance/families'
+import type { BalanceAnswer, Answers } from '../../core/contract/handle'
 import type { Option, Reformulation } from '../../core/reformulate/option'
 import type { Recipe } from '../../core/recipe/recipe'
 import { ask, CoreRefusal } from '~/kitchen/core'
@@ -27,6 +28,8 @@ interface Setup {
   amount: Record<string, number>
   /** The sweetener that the baker names for "another sugar"; empty for any. */
   sweetener: string
+  /** Ratios that the baker tugs at, by how much. */
+  nudge: Partial<Record<Banded, number>>
   avoid: string[]
   pin: Record<string, number | 'keep'>
   /** The way being tried, by its schools. */
@@ -43,6 +46,8 @@ export const useBench = defineStore('bench', () => {
   const future = ref<string[]>([])
   const balance = shallowRef<BalanceAnswer | null>(null)
   const answer = shallowRef<Reformulation | null>(null)
+  /** How sure the mix is as measured, and what to weigh. */
+  const sure = shallowRef<Answers['uncertainty'] | null>(null)
   const refusal = ref<string | null>(null)
   const busy = ref(false)
   let turn = 0
@@ -52,7 +57,7 @@ export const useBench = defineStore('bench', () => {
     const all = options.value
     return all.find((o) => wayKey(o) === setup.value.trying) ?? all[0] ?? answer.value?.impossible?.nearest ?? null
   })
-  const wanted = computed(() => setup.value.goals.length > 0 || setup.value.avoid.length > 0)
+  const wanted = computed(() => setup.value.goals.length > 0 || setup.value.avoid.length > 0 || Object.keys(setup.value.nudge).length > 0)
 
   async function open(v: Version) {
     version.value = v
@@ -76,6 +81,7 @@ export const useBench = defineStore('bench', () => {
       const balanced = await ask('balance', { recipe: common.recipe, region: common.region })
       if (mine !== turn) return
       balance.value = balanced
+      sure.value = null
       if (!wanted.value) answer.value = null
       else {
         const found = await ask('reformulate', {
@@ -83,6 +89,7 @@ export const useBench = defineStore('bench', () => {
           goals: setup.value.goals,
           amount: setup.value.amount,
           ...(setup.value.sweetener && { sweetener: setup.value.sweetener }),
+          nudge: setup.value.nudge,
           avoid: setup.value.avoid,
           pin: setup.value.pin,
           limit: 12,
@@ -97,6 +104,19 @@ export const useBench = defineStore('bench', () => {
     } finally {
       if (mine === turn) busy.value = false
     }
+    if (mine === turn) await weighUp(mine)
+  }
+
+  /** Asked last, so that nothing waits for it. */
+  async function weighUp(mine: number) {
+    const kitchen = useKitchen()
+    const recipe = wanted.value && option.value ? option.value.recipe : setup.value.recipe
+    try {
+      const found = await ask('uncertainty', { recipe, region: kitchen.region, tools: kitchen.tools, samples: 300 })
+      if (mine === turn) sure.value = found
+    } catch {
+      // A mix that cannot be weighed has nothing to be unsure of; its findings say so already.
+    }
   }
 
   /** Changes the setup, remembering how it was, and recomputes. */
@@ -110,7 +130,8 @@ export const useBench = defineStore('bench', () => {
   async function settle(next: Partial<Setup>) {
     const onlyTrying = Object.keys(next).every((k) => k === 'trying')
     if (next.recipe || next.questions) await keep()
-    if (!onlyTrying) await compute()
+    if (onlyTrying) await weighUp(turn)
+    else await compute()
   }
 
   /** An edited recipe is written through at once, so a reload loses nothing. */
@@ -136,6 +157,12 @@ export const useBench = defineStore('bench', () => {
   const toggleGoal = (id: string) =>
     change({ goals: setup.value.goals.includes(id) ? setup.value.goals.filter((g) => g !== id) : [...setup.value.goals, id] })
   const setDegree = (id: string, share: number) => change({ amount: { ...setup.value.amount, [id]: share } })
+  /** Tugs at a ratio; 0 lets it be again. */
+  const tug = (metric: Banded, by: number) => {
+    const { [metric]: before = 0, ...others } = setup.value.nudge
+    const now = before + by
+    return change({ nudge: by === 0 || Math.abs(now) < 1e-9 ? others : { ...others, [metric]: now } })
+  }
   const setSweetener = (sweetener: string) => change({ sweetener })
   const tryWay = (o: Option) => change({ trying: wayKey(o) })
   const togglePin = (ingredient: string, grams: number) => {
@@ -192,6 +219,7 @@ export const useBench = defineStore('bench', () => {
     version,
     setup,
     balance,
+    sure,
     answer,
     options,
     option,
@@ -206,6 +234,7 @@ export const useBench = defineStore('bench', () => {
     toggleGoal,
     setDegree,
     setSweetener,
+    tug,
     tryWay,
     togglePin,
     toggleAvoid,
@@ -226,6 +255,7 @@ const fresh = (recipe: Recipe, questions: Version['questions']): Setup => ({
   goals: [],
   amount: {},
   sweetener: '',
+  nudge: {},
   avoid: [],
   pin: {},
   trying: null,

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
+import type { Tools } from '../../core/crumb/uncertainty'
 import type { Region } from '../../core/measure/region'
 import { database } from '~/kitchen/database'
 
@@ -9,10 +10,12 @@ export type Theme = 'light' | 'dark' | 'system'
 export const useKitchen = defineStore('kitchen', () => {
   const region = ref<Region>('uk')
   const measures = ref<'own' | 'weight' | 'us' | 'metric'>('own')
+  /** What the kitchen measures with: as each line says, all on the scale, or all in cups and spoons. */
+  const tools = ref<Tools>('mixed')
   const theme = ref<Theme>('system')
   const lastVersion = ref<string | null>(null)
   const loaded = ref(false)
-  const kept = { region, measures, theme, lastVersion }
+  const kept = { region, measures, tools, theme, lastVersion }
 
   async function load() {
     try {
@@ -35,5 +38,5 @@ export const useKitchen = defineStore('kitchen', () => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light'
   }
 
-  return { region, measures, theme, lastVersion, loaded, load }
+  return { region, measures, tools, theme, lastVersion, loaded, load }
 })

@@ -1,7 +1,7 @@
 import type Joi from 'joi'
 import { balanceOf, type Balance } from '../balance/balance'
 import { cautionsFor, type Caution } from '../care/cautions'
-import type { CakeFamily } from '../balance/families'
+import type { Banded, CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
 import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
 import { readJsonLd } from '../formats/jsonld'
@@ -168,6 +168,7 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
         limit: number
         amount: Partial<Record<SoftGoal, number>>
         sweetener?: string
+        nudge: Partial<Record<Banded, number>>
       }
     >('reformulate', raw)
     const { recipe } = recipeOf(request)
@@ -184,6 +185,7 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
       family: request.family,
       amount: request.amount,
       sweetener: request.sweetener,
+      nudge: request.nudge,
       altitudeM: request.altitudeM,
       ...around,
     })

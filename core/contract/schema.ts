@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { CAKE_FAMILIES } from '../balance/families'
+import { BANDED, CAKE_FAMILIES } from '../balance/families'
 import { REGIONS } from '../measure/region'
 import { TOOLS } from '../crumb/uncertainty'
 import { ALLERGENS, KINDS } from '../pantry/ingredient'
@@ -156,6 +156,7 @@ export const SCHEMAS = {
       .default([]),
     amount: Joi.object().pattern(Joi.string().max(40), Joi.number().min(0).max(1)).default({}),
     sweetener: id,
+    nudge: Joi.object(Object.fromEntries(BANDED.map((metric) => [metric, Joi.number().min(-200).max(200)]))).default({}),
     avoid: Joi.array()
       .items(Joi.alternatives(Joi.string().valid(...ALLERGENS), id))
       .max(100)

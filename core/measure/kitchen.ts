@@ -39,8 +39,13 @@ function spoons(ml: number, region: Region): { ml: number; text: string; fuss: n
       const count = eighths / 8
       // Spoon sets have ¼ tsp steps; ⅛ is only sold for the smallest amounts.
       if (eighths % 2 && eighths > 1) continue
-      if (count * teaspoon >= tablespoon - 0.01) continue
-      found.push({ ml: count * teaspoon, text: `${writeNumber(count)} tsp`, fuss: eighths % 2 ? FUSS_OF_EIGHTH : 0 })
+      // "3½ tsp" is said and measured; a whole tablespoon is called one.
+      if (Math.abs(count * teaspoon - tablespoon) < 0.1 || count * teaspoon > 1.3 * tablespoon) continue
+      found.push({
+        ml: count * teaspoon,
+        text: `${writeNumber(count)} tsp`,
+        fuss: eighths % 2 || count * teaspoon > tablespoon ? FUSS_OF_EIGHTH : 0,
+      })
     }
   for (let halves = 2; halves <= 12; halves++) {
     const count = halves / 2

@@ -1,5 +1,5 @@
 import { RAISED } from './variables'
-import type { Family } from '../balance/families'
+import type { Banded, Family } from '../balance/families'
 import { HARD_NEEDS, type HardNeed, type Ingredient } from '../pantry/ingredient'
 import { ingredientOf, nameOf, need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
@@ -9,7 +9,7 @@ import type { School } from '../swaps/school'
 import { CHANGES, SCHOOLS } from '../swaps/schools'
 import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS, type StandIn } from '../swaps/standins'
 import { schoolForSweetener } from '../swaps/sugar/sweeteners'
-import { noLeavener, wantSchool } from '../swaps/want/wants'
+import { noLeavener, nudgeSchool, wantSchool } from '../swaps/want/wants'
 import { forbidden, type Rules } from './allowed'
 import type { Goal, SoftGoal } from './goals'
 import type { Place, Situation } from './situation'
@@ -31,6 +31,8 @@ export interface Asked {
   /** How much of it, by soft goal, 0 to 1. */
   amount: Readonly<Partial<Record<SoftGoal, number>>>
   sweetener?: string
+  /** Ratios that the baker wants so much higher or lower. */
+  nudge?: Readonly<Partial<Record<Banded, number>>>
   schools: { use: readonly SchoolId[]; exclude: readonly SchoolId[] }
   region: Region
 }
@@ -118,6 +120,8 @@ export function slotsOf(
     const want = wantSchool(g) ?? (g === 'from-scratch-taste' && !boxed ? wantSchool('richer') : undefined)
     if (want) open(`want ${g}`, [{ kind: 'change', change: want, share: 1 }])
   }
+
+  if (asked.nudge && Object.keys(asked.nudge).length) open('nudge', [{ kind: 'change', change: nudgeSchool(asked.nudge), share: 1 }])
 
   for (const { ids, choices } of standInMenus(s, rules, eggsGo, wheatGoes, asked, named, blocked))
     open(

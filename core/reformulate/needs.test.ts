@@ -131,6 +131,20 @@ describe('how much, and which way', () => {
     expect(Math.sign(o!.metrics[metric]! - o!.before[metric]!)).toBe(sign)
   })
 
+  it.each([
+    ['moisture', 0.16],
+    ['firmness', -0.045],
+    ['fatPct', 9],
+    ['lift', 2.5],
+  ] as const)('a tug at %s moves it that way, and adds to a need', (metric, by) => {
+    for (const goals of [[], ['gluten-free']]) {
+      const [plain] = ways('one-two-three-four', { goals, ...(goals.length === 0 && { nudge: { sugarPct: 0 } }) }).options
+      const [tugged] = ways('one-two-three-four', { goals, nudge: { [metric]: by } }).options
+      expect(Math.sign(tugged!.metrics[metric]! - plain!.metrics[metric]!)).toBe(Math.sign(by))
+      expect(tugged!.findings.filter((f) => f.severity === 'fault')).toEqual([])
+    }
+  })
+
   it('without leavener only what creaming and eggs carry is left', () => {
     const [o] = ways('sandwich', { goals: ['no-added-leavener'] }).options
     expect(grams(o!, /^baking/)).toBe(0)

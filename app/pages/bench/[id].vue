@@ -31,7 +31,7 @@ async function show() {
   if (v && bench.version?.id !== v.id) await bench.open(v)
 }
 watch([() => route.params.id, () => shelf.loaded], show, { immediate: true })
-watch([() => kitchen.region, () => kitchen.measures], () => void bench.compute())
+watch([() => kitchen.region, () => kitchen.measures, () => kitchen.tools], () => void bench.compute())
 useHead({ title: () => `${bench.setup.recipe.title || 'Bench'} · Kind Crumb` })
 
 const family = computed(() => shelf.versionsOf.get(bench.version?.recipeId ?? '') ?? [])
@@ -191,7 +191,14 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           @avoid="bench.toggleAvoid"
           @edit="editing = true"
         />
-        <BalanceBoard v-if="metrics && visible('balance')" :metrics="metrics" :bands="bands" :before="shownOption?.before" />
+        <BalanceBoard
+          v-if="metrics && visible('balance')"
+          :metrics="metrics"
+          :bands="bands"
+          :before="shownOption?.before"
+          :nudge="bench.setup.nudge"
+          @tug="bench.tug"
+        />
         <WaysPanel
           v-if="bench.options.length && visible('ways')"
           :options="bench.options"
@@ -206,6 +213,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
         <div v-if="visible('method') || !narrow" class="aside">
           <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
+          <SurePanel v-if="bench.sure" v-model:tools="kitchen.tools" :sure="bench.sure" :region="kitchen.region" />
           <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
             <h2 id="care-title">Take care</h2>
             <ul class="care">

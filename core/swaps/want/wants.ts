@@ -39,6 +39,24 @@ export function wantSchool(goal: string): ChangeSchool | undefined {
   }
 }
 
+/** The baker's own tug at a ratio: so much higher or lower, as far as the band goes. */
+export function nudgeSchool(by: Readonly<Partial<Record<Banded, number>>>): ChangeSchool {
+  return {
+    id: null,
+    slot: 'want',
+    title: '',
+    apply(r) {
+      for (const [metric, change] of Object.entries(by) as [Banded, number][]) r.nudge(metric, change)
+      return true
+    },
+    sides: { crumb: '', flavour: '', keeps: '', effort: '' },
+    steps: [],
+    cannot: '',
+    standing: 0,
+    source: 'The baker',
+  }
+}
+
 /** Takes all leavener out: only what creamed butter or whipped egg carries stays up. */
 export const noLeavener: ChangeSchool = {
   id: null,
