@@ -22,6 +22,7 @@ onMounted(async () => {
     <p v-else class="waiting quiet" role="status">Opening the kitchen…</p>
   </main>
   <DropAnywhere />
+  <KitchenLine />
 </template>
 
 <style>

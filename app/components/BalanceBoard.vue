@@ -34,7 +34,7 @@ const rows = computed(() =>
 
 <template>
   <section class="panel board" aria-labelledby="board-title">
-    <h2 id="board-title">Balance <span class="quiet small">sound range shaded; tap one to move it</span></h2>
+    <h2 id="board-title">Balance <span class="quiet small">tap one to move it</span></h2>
     <ul tabindex="-1">
       <li v-for="r in rows" :key="r.key" :class="{ off: !r.place.inside, tugged: tuggable(r.key) && tugs(r.key) !== 0 }">
         <button
@@ -50,29 +50,31 @@ const rows = computed(() =>
         <div v-else class="what">
           <strong>{{ r.label }}</strong><span class="quiet small">{{ r.ends[0] }} … {{ r.ends[1] }}</span>
         </div>
+        <svg class="strip" viewBox="0 0 100 26" preserveAspectRatio="none" focusable="false" aria-hidden="true">
+          <rect x="0" y="8" width="100" height="10" rx="2" class="rail" />
+          <rect v-if="r.band" :x="r.place.from * 100" y="8" :width="(r.place.to - r.place.from) * 100" height="10" class="sound" />
+          <line v-if="r.place.before !== null" :x1="r.place.before * 100" :x2="r.place.before * 100" y1="2" y2="24" class="was" />
+          <rect :x="r.place.now * 100 - 1.6" y="2" width="3.2" height="22" rx="1.2" class="now" />
+        </svg>
+        <div class="value" aria-hidden="true">
+          <strong>{{ r.write(r.value) }}</strong>
+          <span class="quiet small"
+            ><template v-if="!r.place.inside">{{ r.place.side === 'low' ? r.ends[0] : r.ends[1] }}</template
+            ><template v-else-if="r.was !== undefined && r.key !== 'fluidity'">was {{ r.write(r.was) }}</template></span
+          >
+        </div>
         <div v-if="tuggable(r.key) && opened === r.key" class="tug" role="group" :aria-label="`Move ${r.label}`">
-          <button class="chip" type="button" @click="emit('tug', r.key, -TOLERANCE[r.key])">{{ r.ends[0] }}</button>
+          <button class="chip" type="button" @click="emit('tug', r.key, -TOLERANCE[r.key])">
+            <span aria-hidden="true">←</span> {{ r.ends[0] }}
+          </button>
           <button v-if="tugs(r.key)" class="chip" type="button" aria-pressed="true" @click="emit('tug', r.key, 0)">
             {{ tugs(r.key) > 0 ? '+' : '−' }}{{ Math.abs(tugs(r.key)) }} <span aria-hidden="true">×</span
             ><span class="visually-hidden">, let it be</span>
           </button>
-          <button class="chip" type="button" @click="emit('tug', r.key, TOLERANCE[r.key])">{{ r.ends[1] }}</button>
+          <button class="chip" type="button" @click="emit('tug', r.key, TOLERANCE[r.key])">
+            {{ r.ends[1] }} <span aria-hidden="true">→</span>
+          </button>
         </div>
-        <template v-else>
-          <svg class="strip" viewBox="0 0 100 26" preserveAspectRatio="none" focusable="false" aria-hidden="true">
-            <rect x="0" y="8" width="100" height="10" rx="2" class="rail" />
-            <rect v-if="r.band" :x="r.place.from * 100" y="8" :width="(r.place.to - r.place.from) * 100" height="10" class="sound" />
-            <line v-if="r.place.before !== null" :x1="r.place.before * 100" :x2="r.place.before * 100" y1="2" y2="24" class="was" />
-            <rect :x="r.place.now * 100 - 1.6" y="2" width="3.2" height="22" rx="1.2" class="now" />
-          </svg>
-          <div class="value" aria-hidden="true">
-            <strong>{{ r.write(r.value) }}</strong>
-            <span class="quiet small"
-              ><template v-if="!r.place.inside">{{ r.place.side === 'low' ? r.ends[0] : r.ends[1] }}</template
-              ><template v-else-if="r.was !== undefined && r.key !== 'fluidity'">was {{ r.write(r.was) }}</template></span
-            >
-          </div>
-        </template>
       </li>
     </ul>
     <table class="visually-hidden">
@@ -111,6 +113,9 @@ const rows = computed(() =>
 }
 .board ul {
   display: grid;
+  align-content: start;
+  min-height: 0;
+  overflow-y: auto;
   margin-top: 6px;
 }
 .board li {
@@ -136,10 +141,10 @@ const rows = computed(() =>
   color: var(--beet);
 }
 .tug {
-  grid-column: 2 / -1;
+  grid-column: 1 / -1;
   display: flex;
   gap: 6px;
-  justify-content: flex-end;
+  justify-content: space-between;
 }
 .tug .chip {
   min-height: 36px;

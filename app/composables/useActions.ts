@@ -1,0 +1,73 @@
+import { REGIONS } from '../../core/measure/region'
+import { NEEDS, useBench } from '~/stores/bench'
+import { useKitchen } from '~/stores/kitchen'
+import { useShelf } from '~/stores/shelf'
+import { WISHES } from '~/kitchen/wishes'
+
+/** Something that can be done from the kitchen line. */
+export interface Action {
+  id: string
+  label: string
+  /** Where it belongs: "recipe", "bench", "kitchen". */
+  about: string
+  keys?: string
+  run: () => unknown
+}
+
+const REGION_WORDS = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
+
+/** Everything that can be done where the baker stands now. */
+export function useActions() {
+  const shelf = useShelf()
+  const bench = useBench()
+  const kitchen = useKitchen()
+  const router = useRouter()
+  const route = useRoute()
+
+  return computed<Action[]>(() => {
+    const onBench = route.path.startsWith('/bench/') && bench.version
+    const recipes: Action[] = shelf.recipes.flatMap((r) =>
+      (shelf.versionsOf.get(r.id) ?? []).map((v) => ({
+        id: `open-${v.id}`,
+        label: v.parentId === null ? r.title : `${r.title} · ${v.name}`,
+        about: 'recipe',
+        run: () => router.push(`/bench/${v.id}`),
+      })),
+    )
+    const here: Action[] = onBench
+      ? [
+          ...NEEDS.map((n) => ({
+            id: `need-${n.id}`,
+            label: bench.setup.goals.includes(n.id) ? `no longer “${n.label}”` : n.label,
+            about: 'must be',
+            run: () => bench.toggleGoal(n.id),
+          })),
+          ...WISHES.map((w) => ({
+            id: `wish-${w.id}`,
+            label: bench.setup.goals.includes(w.id) ? `no longer “${w.label}”` : w.label,
+            about: 'rather',
+            run: () => bench.toggleGoal(w.id),
+          })),
+          { id: 'undo', label: 'Undo', about: 'bench', keys: 'Ctrl Z', run: () => bench.undo() },
+          { id: 'redo', label: 'Redo', about: 'bench', keys: 'Ctrl Y', run: () => bench.redo() },
+          { id: 'card', label: 'Card of the version as saved', about: 'bench', run: () => router.push(`/card/${bench.version!.id}`) },
+        ]
+      : []
+    return [
+      ...here,
+      ...recipes,
+      { id: 'shelf', label: 'To the shelf', about: 'place', keys: 'g s', run: () => router.push('/') },
+      ...(kitchen.lastVersion
+        ? [{ id: 'bench', label: 'To the bench', about: 'place', keys: 'g b', run: () => router.push(`/bench/${kitchen.lastVersion}`) }]
+        : []),
+      { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },
+      { id: 'dark', label: 'Dark colours', about: 'kitchen', run: () => (kitchen.theme = 'dark') },
+      ...REGIONS.map((r) => ({
+        id: `region-${r}`,
+        label: `${REGION_WORDS[r]} kitchen: cups, spoons, eggs and names`,
+        about: 'kitchen',
+        run: () => (kitchen.region = r),
+      })),
+    ]
+  })
+}
