@@ -38,6 +38,11 @@ const VIEWS = {
   wishes: { size: DESK, steps: wishing },
   'wishes-phone': { size: PHONE, steps: wishing },
   compare: { size: DESK, steps: [...eggless, press('Side by side')] },
+  versions: { size: DESK, steps: [open('Yogurt and soda'), settled, press('compare')] },
+  line: {
+    size: DESK,
+    steps: [open('Poppy-seed loaf'), settled, press('Kitchen line'), settled, async (page) => page.keyboard.type('no')],
+  },
   card: { size: DESK, steps: [...eggless, press('Save and take the card')] },
 }
 

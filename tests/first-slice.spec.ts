@@ -99,3 +99,13 @@ test('a version is saved beside its parent and outlives a reload', async ({ page
   await page.goBack()
   await expect(page.getByRole('link', { name: 'As given' })).toHaveAttribute('aria-current', 'true')
 })
+
+test('two versions stand side by side', async ({ page }) => {
+  await openShelf(page)
+  await page.getByRole('link', { name: 'Yogurt and soda' }).click()
+  await page.getByRole('button', { name: 'compare', exact: true }).click()
+  const table = page.getByRole('group', { name: 'Comparison of two versions' })
+  await expect(table.getByRole('row', { name: /eggs?/i })).toContainText('–')
+  await expect(table.getByRole('row', { name: /^Lift/ })).toBeVisible()
+  await expectNoBarriers(page)
+})

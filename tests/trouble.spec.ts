@@ -86,6 +86,21 @@ test('a recipe taken off the shelf can be put back', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Marmalade bundt' })).toBeVisible()
 })
 
+test('the sample kitchen goes and comes back, and everything can be taken along', async ({ page }) => {
+  await openShelf(page)
+  await paste(page, RECIPE)
+  await page.goto('/')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Download all recipes' }).click()
+  expect((await download).suggestedFilename()).toBe('kind-crumb-recipes.json')
+  await page.getByRole('button', { name: 'Take the sample kitchen away' }).click()
+  await expect(page.getByRole('link', { name: 'Marmalade bundt' })).toBeHidden()
+  await expect(page.getByRole('link', { name: 'Regatta vanilla sponge' })).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'Bring the sample kitchen' }).click()
+  await expect(page.getByRole('link', { name: 'Marmalade bundt' })).toBeVisible()
+})
+
 test('a link to nowhere says so', async ({ page }) => {
   await openShelf(page)
   await page.goto('/bench/nothing-here')

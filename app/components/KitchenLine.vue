@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import type { Answers } from '../../core/contract/handle'
 import { useActions, type Action } from '~/composables/useActions'
+import { useKitchenLine } from '~/composables/useKitchenLine'
 import { ask } from '~/kitchen/core'
 import { useKitchen } from '~/stores/kitchen'
 
@@ -9,7 +10,7 @@ type Ingredient = Answers['ingredients']['ingredients'][number]
 
 const actions = useActions()
 const kitchen = useKitchen()
-const open = ref(false)
+const open = useKitchenLine()
 const keysOpen = ref(false)
 const field = ref<HTMLInputElement | null>(null)
 const query = ref('')

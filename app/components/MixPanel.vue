@@ -23,7 +23,7 @@ const groups = computed(() => {
   })
 })
 const grams = (g: number) => (g < 10 ? Math.round(g * 10) / 10 : Math.round(g))
-const measure = (kitchen: string, g: number) => (!kitchen || /^\d+ g$/.test(kitchen) ? `${grams(g)} g` : `${kitchen} · ${grams(g)} g`)
+const measure = (kitchen: string, g: number) => (!kitchen || /^[\d.]+ g$/.test(kitchen) ? `${grams(g)} g` : `${kitchen} · ${grams(g)} g`)
 const moved = (l: OptionLine) => {
   const by = grams(Math.abs(l.to - l.from))
   return l.status === 'changed' ? (l.to > l.from ? `+${by}` : `−${by}`) : ''

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import IconMoon from '~icons/ph/moon-bold'
+import IconSearch from '~icons/ph/magnifying-glass-bold'
 import IconSun from '~icons/ph/sun-bold'
 import { REGIONS } from '../../core/measure/region'
+import { useKitchenLine } from '~/composables/useKitchenLine'
 import { useKitchen } from '~/stores/kitchen'
 
 const kitchen = useKitchen()
+const line = useKitchenLine()
 const route = useRoute()
 const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
 const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
@@ -28,6 +31,9 @@ const places = computed(() => [
         <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }} kitchen</option>
       </select>
     </label>
+    <button class="round" type="button" aria-label="Kitchen line" title="Find or do anything ( . )" @click="line = true">
+      <IconSearch />
+    </button>
     <button
       class="round"
       type="button"

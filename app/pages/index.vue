@@ -8,6 +8,7 @@ import { useBringing } from '~/composables/useBringing'
 import { NEEDS } from '~/stores/bench'
 import { useShelf } from '~/stores/shelf'
 import type { Version } from '~/kitchen/database'
+import { downloadAll } from '~/kitchen/download'
 
 useHead({ title: 'Shelf · Kind Crumb' })
 const shelf = useShelf()
@@ -124,6 +125,13 @@ function pick(event: Event) {
         >
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
+      <div v-if="shelf.loaded" class="whole small">
+        <button v-if="shelf.versions.length" class="plain" type="button" @click="downloadAll(shelf.versions)">Download all recipes</button>
+        <button v-if="shelf.untouchedSamples.length" class="plain" type="button" @click="shelf.removeSamples()">
+          Take the sample kitchen away
+        </button>
+        <button v-else class="plain" type="button" @click="shelf.bringSamples()">Bring the sample kitchen</button>
+      </div>
     </section>
   </div>
 </template>
@@ -209,6 +217,18 @@ textarea {
 .rows ul {
   display: grid;
   gap: 10px;
+}
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin-top: 14px;
+}
+.whole .plain {
+  min-height: 44px;
+  color: var(--spruce);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 .empty,
 .undo {

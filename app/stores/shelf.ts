@@ -76,6 +76,39 @@ export const useShelf = defineStore('shelf', () => {
     })
   }
 
+  /** Sample recipes that nobody has worked on: a second after its making, only a baker changes one. */
+  const untouchedSamples = computed(() =>
+    recipes.value.filter((r) => r.sample && (versionsOf.value.get(r.id) ?? []).every((v) => v.updatedAt < r.createdAt + 1000)),
+  )
+
+  /** Takes the sample recipes off the shelf, but for those that the baker has worked on. */
+  async function removeSamples() {
+    const ids = untouchedSamples.value.map((r) => r.id)
+    await write(
+      'The removal',
+      () =>
+        database.transaction('rw', database.recipes, database.versions, async () => {
+          await database.versions.where('recipeId').anyOf(ids).delete()
+          await database.recipes.bulkDelete(ids)
+        }),
+      {},
+    )
+  }
+
+  /** Puts the sample recipes back as they were given. */
+  async function bringSamples() {
+    const samples = await readSamples()
+    await write(
+      'The sample kitchen',
+      () =>
+        database.transaction('rw', database.recipes, database.versions, async () => {
+          await database.recipes.bulkPut(samples.recipes)
+          await database.versions.bulkPut(samples.versions)
+        }),
+      {},
+    )
+  }
+
   async function addSamples() {
     const samples = await readSamples()
     await database.transaction('rw', database.recipes, database.versions, database.settings, async () => {
@@ -221,6 +254,9 @@ export const useShelf = defineStore('shelf', () => {
     saveOption,
     remove,
     restore,
+    untouchedSamples,
+    removeSamples,
+    bringSamples,
   }
 })
 

@@ -34,6 +34,13 @@ function place(metrics: Metrics, family: Family, key: Banded): number {
   return (2 * (value - (band.low + band.high) / 2)) / (band.high - band.low)
 }
 
+/**
+ * Where sound cakes usually lie: bands leave more room above than bakers use. Medians over the classic and everyday
+ * formulas of `core/fixtures`, places as −1 … 1 in the band.
+ */
+const USUAL_PLACE = { moisture: -0.34, firmness: -0.3 }
+const USUAL_BROWNING = 19
+
 const clamp = (x: number): number => Math.max(-2, Math.min(2, Math.round(x * 2) / 2))
 
 /**
@@ -50,17 +57,25 @@ export function predictCrumb(metrics: Metrics, family: Family, before?: { metric
   const eggLost = was ? Math.max(0, (was.eggPct ?? 0) - (metrics.eggPct ?? 0)) : 0
   const score: Record<Trait, [number, number, string[]]> = {
     tender: [
-      was ? change(was.firmness, metrics.firmness, 0.09) + change(was.setting, metrics.setting, 4.5) : -1.2 * at('firmness'),
+      was
+        ? change(was.firmness, metrics.firmness, 0.09) + change(was.setting, metrics.setting, 4.5)
+        : -0.9 * (at('firmness') - USUAL_PLACE.firmness),
       0.6,
       ['firmness', 'setting'],
     ],
     moist: [
-      was ? change(metrics.moisture, was.moisture, 0.3) * 0.7 + change(metrics.fatPct, was.fatPct, 40) * 0.5 : 1.2 * at('moisture'),
+      was
+        ? change(metrics.moisture, was.moisture, 0.3) * 0.7 + change(metrics.fatPct, was.fatPct, 40) * 0.5
+        : 0.8 * (at('moisture') - USUAL_PLACE.moisture),
       0.6,
       ['moisture', 'fatPct'],
     ],
     fine: [was ? -change(metrics.lift, was.lift, 16) : -at('lift') * 0.8, 0.4, ['lift', 'fatPct']],
-    light: [was ? change(metrics.lift, was.lift, 14) - eggLost / 70 : at('lift') * 0.7 - at('fatPct') * 0.4, 0.5, ['lift', 'setting']],
+    light: [
+      was ? change(metrics.lift, was.lift, 14) - eggLost / 70 : modelOf(family).air === 'foam' ? 0 : at('lift') * 0.7 - at('fatPct') * 0.4,
+      0.5,
+      ['lift', 'setting'],
+    ],
     whole: [
       was ? change(metrics.setting, was.setting, 2.4) * 0.8 + change(metrics.firmness, was.firmness, 0.2) : at('setting') * 0.5 + 0.6,
       0.5,
@@ -75,7 +90,9 @@ export function predictCrumb(metrics: Metrics, family: Family, before?: { metric
     ],
     sweet: [was ? change(metrics.sweetness, was.sweetness, 3.5) : (metrics.sweetness - 27) / 6, 0.8, ['sweetness']],
     brown: [
-      was ? Math.log2((metrics.browningIndex + 0.05) / (was.browningIndex + 0.05)) : (metrics.browningIndex - 4) / 4,
+      was
+        ? Math.log2((metrics.browningIndex + 0.05) / (was.browningIndex + 0.05))
+        : Math.log2((metrics.browningIndex + 0.05) / USUAL_BROWNING),
       0.4,
       ['browningIndex'],
     ],
@@ -103,6 +120,8 @@ function wordsFor(trait: Trait, direction: number, compared: boolean): string {
     const verb = /^(holds|domes|sinks)/.test(word)
     return verb ? `${word} ${size <= 0.5 ? 'a little more' : 'more'}` : `${how}${comparative(word)}`
   }
+  if (/^(holds|domes|sinks)/.test(word)) return size <= 0.5 ? `${word} fairly well`.replace(/^(domes|sinks).*/, '$1 a little') : word
+  if (word === 'less sweet') return size >= 2 ? 'hardly sweet' : size <= 0.5 ? 'a little less sweet than most' : 'less sweet than most'
   return size <= 0.5 ? `a little ${word}` : size >= 2 ? `very ${word}` : word
 }
 

@@ -3,6 +3,7 @@ import type { Region } from '../measure/region'
 import { writeNumber } from '../measure/number'
 import { measurableOf } from '../pantry/measurable'
 import { nameOf, need } from '../pantry/pantry'
+import { readAmount } from '../recipe/amount'
 import type { Line, Recipe } from '../recipe/recipe'
 
 /** How the recipe is measured: by weight where most of its lines are, else by the region's cups. */
@@ -36,10 +37,14 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
   const { prep } = like
   const weighed = /\bg$/.test(kitchen)
   const pieces = /\begg/.test(kitchen)
+  // A sum of measures ("⅓ cup + 2 tbsp") is no quantity of one unit.
+  const measured = weighed || kitchen.includes('+') ? undefined : readAmount(kitchen, region)
   const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
   return {
     text: prep ? `${text}, ${prep}` : text,
-    quantity: { low: grams, high: grams, unit: 'g' },
+    quantity: measured
+      ? { low: measured.low, high: measured.high, unit: measured.unit?.id ?? 'piece' }
+      : { low: grams, high: grams, unit: 'g' },
     grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
     ingredient: id,
     named: name,

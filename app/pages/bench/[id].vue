@@ -20,6 +20,7 @@ const kitchen = useKitchen()
 const missing = ref(false)
 const editing = ref(false)
 const comparing = ref(false)
+const versionsApart = ref(false)
 const problem = ref('')
 const said = ref('')
 const narrow = useMediaQuery('(max-width: 860px)')
@@ -129,6 +130,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
                 >{{ v.name }}</NuxtLink
               >
             </template>
+            <button v-if="family.length > 1" class="apart" type="button" @click="versionsApart = true">compare</button>
             <span v-if="familyName" class="quiet">{{ familyName }}</span>
           </nav>
         </div>
@@ -257,6 +259,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
 
     <p class="visually-hidden" role="status">{{ said }}</p>
     <TextEditor v-model="editing" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
+    <CompareVersions v-model="versionsApart" :versions="family" :current="bench.version.id" />
     <CompareWays v-model="comparing" :options="bench.options" @try="bench.tryWay" />
   </div>
 </template>
@@ -312,6 +315,15 @@ h1 {
   background: var(--beet-soft);
   color: var(--beet);
   font-weight: 650;
+}
+.apart {
+  min-height: 30px;
+  padding: 0 10px;
+  border: 0;
+  background: none;
+  color: var(--spruce);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 .needs {
   display: flex;
