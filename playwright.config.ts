@@ -7,7 +7,9 @@ export default defineConfig({
   testDir: 'tests',
   // A folder of its own: Playwright empties it, and the unit tests' totals lie beside it.
   outputDir: 'test-results/traces',
-  timeout: 60_000,
+  timeout: 90_000,
+  // Two browsers and their workers share two cores.
+  expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,

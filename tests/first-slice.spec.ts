@@ -1,4 +1,4 @@
-import { expect, expectNoBarriers, face, openShelf, paste, RECIPE, test } from './kitchen'
+import { expect, expectNoBarriers, face, openRecipe, openShelf, paste, RECIPE, test } from './kitchen'
 
 test('from pasted text to a printed card', async ({ page }) => {
   await openShelf(page)
@@ -45,7 +45,7 @@ test('dark colours have no barriers either', async ({ page }) => {
   await openShelf(page)
   await page.getByRole('button', { name: 'Dark colours' }).click()
   await expectNoBarriers(page)
-  await page.getByRole('link', { name: 'Blackcurrant-vanilla sandwich' }).click()
+  await openRecipe(page, 'Blackcurrant-vanilla sandwich')
   await page.getByRole('button', { name: 'no egg' }).click()
   await face(page, 'Ways')
   await expect(page.getByRole('heading', { name: /^Ways/ })).toBeVisible()
@@ -57,7 +57,7 @@ test('a question is answered in place and the sums follow', async ({ page }) => 
   await paste(page, 'Harbour slab\n200 g plain flour\n150 g sugar\n2 eggs\nsome vegetable oil\n1/2 cup quillow powder\n2 tsp baking powder')
   await expect(page.getByText('2 things to settle')).toBeVisible()
   await page.getByLabel(/Grams for some vegetable oil/).fill('120')
-  await page.getByRole('button', { name: 'Set' }).click()
+  await page.getByRole('button', { name: 'Set', exact: true }).click()
   await expect(page.getByText('One thing to settle')).toBeVisible()
   await expect(page.getByText('120 g').first()).toBeVisible()
   await page.getByRole('button', { name: 'Leave it out of the sums' }).click()
@@ -68,7 +68,7 @@ test('a question is answered in place and the sums follow', async ({ page }) => 
 
 test('pin, forbid, undo and redo move everything', async ({ page }) => {
   await openShelf(page)
-  await page.getByRole('link', { name: 'Blackcurrant-vanilla sandwich' }).click()
+  await openRecipe(page, 'Blackcurrant-vanilla sandwich')
   await page.getByRole('button', { name: 'no egg' }).click()
   await face(page, 'Mix')
   const pin = page.getByRole('button', { name: /^Hold unsalted butter at \d+ g/i })
@@ -88,7 +88,7 @@ test('pin, forbid, undo and redo move everything', async ({ page }) => {
 
 test('a version is saved beside its parent and outlives a reload', async ({ page }) => {
   await openShelf(page)
-  await page.getByRole('link', { name: 'Poppy-seed loaf' }).click()
+  await openRecipe(page, 'Poppy-seed loaf')
   await page.getByRole('button', { name: 'no egg' }).click()
   const before = page.url()
   await page.getByRole('button', { name: 'Save version' }).click()

@@ -44,6 +44,12 @@ export async function openShelf(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Blackcurrant-vanilla sandwich' })).toBeVisible()
 }
 
+/** Opens a recipe of the shelf and waits for its bench: both places have a "no egg". */
+export async function openRecipe(page: Page, title: string): Promise<void> {
+  await page.getByRole('link', { name: title }).click()
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible()
+}
+
 export async function paste(page: Page, text: string): Promise<void> {
   await page.getByLabel('Recipe text').fill(text)
   await page.getByRole('button', { name: 'Read it' }).click()
