@@ -12,6 +12,9 @@ const CROSS = 64
 /** The order in which changes act on a batter: what it is made of first, degrees after. */
 const ORDER = ['gluten', 'box', 'fat', 'sugar', 'want']
 
+/** Where the other slots' first choices could not be made, nothing is known of this one: its first few are crossed. */
+const firstOf = (slot: Slot): number[] => slot.choices.slice(0, slot.key === 'egg' ? KEEP_EGG : KEEP).map((_, i) => i)
+
 export function combinationOf(picks: readonly Choice[]): Combination {
   const standIns = new Map<string, StandIn>()
   for (const p of picks) if (p.kind === 'stand-in') for (const id of p.ingredients) standIns.set(id, p.standIn)
@@ -84,7 +87,7 @@ export function search(slots: readonly Slot[], judge: (picks: readonly Choice[])
   const crosses: { index: number[]; ranks: number }[] = []
   const build = (k: number, index: number[], ranks: number) => {
     if (k === slots.length) crosses.push({ index, ranks })
-    else (ranked[k]!.length ? ranked[k]! : [0]).forEach((i, rank) => build(k + 1, [...index, i], ranks + rank))
+    else (ranked[k]!.length ? ranked[k]! : firstOf(slots[k]!)).forEach((i, rank) => build(k + 1, [...index, i], ranks + rank))
   }
   build(0, [], 0)
   crosses.sort((a, b) => a.ranks - b.ranks)
