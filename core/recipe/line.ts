@@ -206,7 +206,12 @@ function nameIn(phrase: string): { found: LookUp; prep: string | null; named: st
     if (!best || rank(found) > rank(best)) best = found
     if (best.match === 'exact') break
   }
-  return { found: best!, prep: after || mannerOf(name), named: name }
+  // "2 cups peeled, chopped apples": the name stands behind the comma.
+  const named =
+    lookUp(name).ingredient === best!.ingredient
+      ? name
+      : (noted.split(/[,;]/).find((s) => lookUp(s).ingredient === best!.ingredient) ?? name)
+  return { found: best!, prep: after || mannerOf(name), named: named.trim() }
 }
 
 /** Cocoa shares that make another chocolate of the dark one, as sold: half, two thirds (as it stands), five sixths, all. */

@@ -66,6 +66,12 @@ describe('what is new is told where it belongs', () => {
     expect(steps.indexOf('Bake at 180 C.')).toBe(steps.findIndex((s) => /within ten minutes/.test(s)) + 1)
   })
 
+  it('goes to the oven where the method does, not where its head says how long', () => {
+    const steps = method(['Bake at 180 C for 30 minutes.', 'Beat in the eggs.', 'Bake until golden.'], yogurt)
+    expect(steps.at(-1)).toBe('Bake until golden.')
+    expect(steps.at(-2)).toMatch(/within ten minutes/)
+  })
+
   it('a crêpe batter goes into no oven', () => {
     expect(method(['Whisk in the eggs, fry thin.'], { ...yogurt, baked: false }).join(' ')).not.toMatch(/oven/)
   })
@@ -96,6 +102,7 @@ describe('other names', () => {
     ['Fold in the milk.', 'milk-whole', 'oat-milk', 'Fold in the oat milk.'],
     ['Fold in cream and flour.', 'sour-cream', 'soy-yogurt', 'Fold in soya yogurt and flour.'],
     ['Whisk in water and oil.', 'water', 'milk-whole', 'Whisk in whole milk and oil.'],
+    ['Fold in the apples and walnuts.', 'walnut', 'sunflower-seed', 'Fold in the apples and sunflower seeds.'],
     ['Pour in the honey.', 'honey', 'maple-syrup', 'Pour in the maple syrup.'],
   ])('“%s”, %s gone to %s: “%s”', (given, from, to, wanted) => {
     expect(line(given, { replaced: [{ from, to }], added: [{ ingredient: to, kitchen: '100 g' }] })).toBe(wanted)

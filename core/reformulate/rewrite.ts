@@ -62,6 +62,17 @@ const CALLED: Record<string, RegExp> = {
   'flour-almond': /\b(?:ground almonds|almond flour|almonds)\b/gi,
 }
 
+/** Any other thing by its own names; flours stay "the flour", whatever they are made of. */
+function ownNames(id: string): RegExp | undefined {
+  const { kind, names } = need(id)
+  if (kind === 'flour' || kind === 'starch' || kind === 'egg') return undefined
+  const escaped = [...names]
+    .filter((n) => n.length > 3)
+    .sort((a, b) => b.length - a.length)
+    .map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/s$/, ''))
+  return escaped.length ? new RegExp(`\\b(?:${escaped.join('|')})(?:s|es)?\\b`, 'gi') : undefined
+}
+
 /** Things that may leave a mix for good, and how a method speaks of them. */
 const GOES: Record<string, string> = {
   'baking-powder': 'baking powder',
@@ -141,7 +152,7 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       eggPlaced = true
     }
     for (const { from, to } of r.replaced) {
-      const words = CALLED[from]
+      const words = CALLED[from] ?? ownNames(from)
       if (words && words.test(now)) {
         words.lastIndex = 0
         const creamed = /\bcream(?:ed|ing)?\b(?! cheese)/i.test(now) && /^oil-(?!coconut)/.test(to)
@@ -252,7 +263,8 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       changed: true,
       why: 'The soda works as soon as it is wet, and its gas does not wait.',
     })
-  const bakeAt = steps.findIndex(
+  // The last time that baking is spoken of: a line at the head may say it too.
+  const bakeAt = steps.findLastIndex(
     (s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text),
   )
   const cut = bakeAt < 0 ? steps.length : bakeAt
