@@ -13,8 +13,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
-  // A loaded machine may starve a browser once; what passes only then is named in the totals.
-  retries: 1,
+  retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://localhost:${PORT}`,

@@ -61,7 +61,16 @@ export async function face(page: Page, name: 'Mix' | 'Ways' | 'Balance' | 'Metho
   if (page.viewportSize()!.width <= 860) await page.getByRole('tab', { name }).click()
 }
 
+/** Neither axe finds a barrier, nor does anything stick out past the edge of the screen. */
 export async function expectNoBarriers(page: Page): Promise<void> {
+  const past = await page.evaluate(() => {
+    const { clientWidth } = document.documentElement
+    const hangs = [...document.querySelectorAll('header.bar button, header.bar a, header.bar select')].filter(
+      (e) => e.getBoundingClientRect().right > clientWidth + 0.5,
+    )
+    return [document.documentElement.scrollWidth - clientWidth, ...hangs.map((e) => e.getAttribute('aria-label') ?? e.textContent)]
+  })
+  expect(past).toEqual([0])
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([])
 }

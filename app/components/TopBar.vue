@@ -109,18 +109,29 @@ nav a.here {
 @media (max-width: 700px) {
   .bar {
     padding: 6px 10px;
-    gap: 4px;
+    gap: 2px;
   }
   .name {
-    font-size: 1.05rem;
-    margin-right: 2px;
+    font-size: 1rem;
+    margin-right: 0;
+  }
+  .dot {
+    width: 8px;
+    height: 8px;
+    margin-inline: 1px;
+  }
+  nav {
+    gap: 0;
   }
   nav a {
-    padding: 0 8px;
+    padding: 0 6px;
   }
   .region select {
-    width: 74px;
-    padding: 0 2px;
+    width: 84px;
+    padding: 0;
+  }
+  .bar .round {
+    width: 36px;
   }
 }
 @media print {
