@@ -127,7 +127,7 @@ nav a.here {
     padding: 0 6px;
   }
   .region select {
-    width: 84px;
+    width: 74px;
     padding: 0;
   }
   .bar .round {

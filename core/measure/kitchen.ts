@@ -52,7 +52,8 @@ function spoons(ml: number, region: Region): { ml: number; text: string; fuss: n
     found.push({ ml: count * tablespoon, text: `${writeNumber(count)} tbsp`, fuss: halves % 2 || halves > 6 ? FUSS_OF_EIGHTH : 0 })
   }
   for (let whole = 1; whole <= 3; whole++)
-    for (const extra of [1, 2])
+    // Three teaspoons make a tablespoon, in Australia four.
+    for (let extra = 1; (extra + 0.5) * teaspoon < tablespoon; extra++)
       found.push({ ml: whole * tablespoon + extra * teaspoon, text: `${whole} tbsp + ${extra} tsp`, fuss: FUSS_OF_SUM })
   return found
 }
