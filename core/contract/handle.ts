@@ -5,21 +5,25 @@ import type { Banded, CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
 import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
 import { readJsonLd } from '../formats/jsonld'
+import { readMany } from '../formats/many'
 import type { Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
-import { SUGARS, suits, HARD_NEEDS, type Ingredient } from '../pantry/ingredient'
+import type { Ingredient } from '../pantry/ingredient'
 import { searchPantry } from '../pantry/lookup'
 import { boxIngredient, estimateBox, type BoxEstimate, type Label } from '../pantry/box'
 import { ownIngredient, type OwnIngredient } from '../pantry/own'
-import { ingredientOf, nameOf, withIngredients } from '../pantry/pantry'
-import { profileOf } from '../balance/profile'
-import type { ParsedRecipe, Recipe } from '../recipe/recipe'
-import { MOST_LINES, readRecipe } from '../recipe/text'
+import { ingredientOf, withIngredients } from '../pantry/pantry'
+import { ingredientAnswer, type IngredientAnswer } from './ingredients'
+import { readLine } from '../recipe/line'
+import type { Line, ParsedRecipe, Question, Recipe, Tin } from '../recipe/recipe'
+import { readTin } from '../recipe/tin'
+import { readGiven } from '../recipe/text'
 import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
-import { reformulate } from '../reformulate/reformulate'
+import { reformulating, type Progress } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
+import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
 
@@ -48,19 +52,14 @@ export interface BalanceAnswer extends Balance {
   crumb: CrumbClaim[]
   cautions: Caution[]
 }
-export interface IngredientAnswer {
-  id: string
-  names: readonly string[]
-  name: string
-  kind: string
-  per100: Record<string, unknown>
-  waterDemand: number
-  gramsPerMl: Ingredient['gramsPerMl']
-  pieces: Ingredient['pieces']
-  allergens: readonly string[]
-  labels: readonly string[]
-  diets: Record<string, string>
-  source: string
+export interface LineAnswer {
+  /** Two where the line names two ingredients; none where it says nothing. */
+  lines: Line[]
+  questions: Omit<Question, 'part'>[]
+}
+export interface ScaleAnswer {
+  factor: number
+  recipe: Recipe
 }
 
 export interface Answers {
@@ -69,13 +68,15 @@ export interface Answers {
   ingredients: { ingredients: IngredientAnswer[] }
   reformulate: Reformulation
   uncertainty: Uncertainty
+  line: LineAnswer
+  scale: ScaleAnswer
+  import: { recipes: ParsedRecipe[] }
   box: BoxAnswer
 }
 
-/** Where the handlers get what the core must not have: a clock, and word that an answer is no longer wanted. */
+/** Where the handlers get what the core must not have: a clock. */
 export interface Surroundings {
   now?: () => number
-  stopped?: () => boolean
 }
 
 /** Checks a request against its verb's schema, and fills in the defaults that stand there. */
@@ -89,18 +90,7 @@ function checked<T>(verb: Verb, request: unknown): T {
 
 /** The recipe of a request, however it was given, with the questions of its reader. */
 function recipeOf(request: Common): ParsedRecipe {
-  if (request.text !== undefined) {
-    const rows = request.text.split('\n').length
-    if (!request.text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
-    if (rows > MOST_LINES)
-      throw new Refusal(
-        'too-large',
-        `This has ${rows} lines; a recipe has at most ${MOST_LINES}. Paste one recipe at a time.`,
-        'text',
-        MOST_LINES,
-      )
-    return readRecipe(request.text, request.region)
-  }
+  if (request.text !== undefined) return readGiven(request.text, request.region)
   if (request.jsonld !== undefined) return readJsonLd(request.jsonld, request.region)
   return settled(request.recipe!)
 }
@@ -157,38 +147,25 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     return { ingredients: searchPantry(request.query).map((i) => ingredientAnswer(i, request.region)) }
   },
 
-  reformulate: (raw, around) => {
-    const request = checked<
-      Common & {
-        goals: Goal[]
-        avoid: string[]
-        have: (string | { ingredient: string; grams: number })[]
-        pin: Record<string, number | 'keep'>
-        schools?: SchoolId[] | { use: SchoolId[]; exclude: SchoolId[] }
-        limit: number
-        amount: Partial<Record<SoftGoal, number>>
-        sweetener?: string
-        nudge: Partial<Record<Banded, number>>
-      }
-    >('reformulate', raw)
+  reformulate: (raw, around) => ended(reformulateInSteps(raw, around)),
+
+  line: (raw) => {
+    const request = checked<{ text: string; region: Region }>('line', raw)
+    return request.text.trim() ? readLine(request.text, request.region) : { lines: [], questions: [] }
+  },
+
+  scale: (raw) => {
+    const request = checked<Common & { to: ScaleTo | { tins: (string | Tin)[] } }>('scale', raw)
     const { recipe } = recipeOf(request)
-    return reformulate({
-      recipe,
-      goals: request.goals,
-      region: request.region,
-      measures: request.measures,
-      avoid: request.avoid,
-      have: request.have,
-      pin: request.pin,
-      schools: Array.isArray(request.schools) ? { use: request.schools, exclude: [] } : (request.schools ?? { use: [], exclude: [] }),
-      limit: request.limit,
-      family: request.family,
-      amount: request.amount,
-      sweetener: request.sweetener,
-      nudge: request.nudge,
-      altitudeM: request.altitudeM,
-      ...around,
-    })
+    const to: ScaleTo = 'tins' in request.to ? { tins: request.to.tins.map((t, i) => tinOf(t, `to.tins.${i}`)) } : request.to
+    const factor = factorFor(recipe, to, request.region)
+    const scaled = scaleRecipe(recipe, factor, request.region)
+    return { factor, recipe: 'tins' in to ? { ...scaled, tins: [...to.tins] } : scaled }
+  },
+
+  import: (raw) => {
+    const request = checked<{ content: string; region: Region }>('import', raw)
+    return { recipes: readMany(request.content, request.region) }
   },
 
   uncertainty: (raw) => {
@@ -202,6 +179,56 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     const request = checked<{ label: Label; netGrams?: number }>('box', raw)
     return { ...estimated(request.label, 'label'), ...(request.netGrams !== undefined && { netGrams: request.netGrams }) }
   },
+}
+
+function* reformulateInSteps(raw: unknown, around: Surroundings): Steps<Reformulation> {
+  const request = checked<
+    Common & {
+      goals: Goal[]
+      avoid: string[]
+      have: (string | { ingredient: string; grams: number })[]
+      pin: Record<string, number | 'keep'>
+      schools?: SchoolId[] | { use: SchoolId[]; exclude: SchoolId[] }
+      limit: number
+      amount: Partial<Record<SoftGoal, number>>
+      sweetener?: string
+      nudge: Partial<Record<Banded, number>>
+    }
+  >('reformulate', raw)
+  const { recipe } = recipeOf(request)
+  return yield* reformulating({
+    recipe,
+    goals: request.goals,
+    region: request.region,
+    measures: request.measures,
+    avoid: request.avoid,
+    have: request.have,
+    pin: request.pin,
+    schools: Array.isArray(request.schools) ? { use: request.schools, exclude: [] } : (request.schools ?? { use: [], exclude: [] }),
+    limit: request.limit,
+    family: request.family,
+    amount: request.amount,
+    sweetener: request.sweetener,
+    nudge: request.nudge,
+    altitudeM: request.altitudeM,
+    ...around,
+  })
+}
+
+/** An answer that comes in steps; `true` sent back makes it do with what it has. */
+export type Steps<T> = Generator<Progress, T, boolean | undefined>
+
+function ended<T>(steps: Steps<T>): T {
+  let step = steps.next()
+  while (!step.done) step = steps.next()
+  return step.value
+}
+
+function tinOf(tin: string | Tin, path: string): Tin {
+  if (typeof tin !== 'string') return tin
+  const read = readTin(tin)
+  if (!read) throw new Refusal('bad-request', `“${tin}” is no tin: write it like 20 cm round x2, 9x13 in or 12 cupcakes.`, path)
+  return read
 }
 
 /** The boxes and packets that a request describes by their labels. */
@@ -229,41 +256,6 @@ function estimated(label: Label, path: string): BoxEstimate {
   return estimate
 }
 
-function ingredientAnswer(i: Ingredient, region: Region): IngredientAnswer {
-  const p = profileOf(i)
-  const per = (x: number) => Math.round(x * 1000) / 10
-  const c = i.per100
-  return {
-    id: i.id,
-    names: i.names,
-    name: nameOf(i, region),
-    kind: i.kind,
-    per100: {
-      water: c.water ?? 0,
-      fat: (c.plasticFat ?? 0) + (c.liquidFat ?? 0),
-      saturates: c.saturates ?? 0,
-      sugars: Object.fromEntries(SUGARS.flatMap((s) => (c[s] ? [[s, c[s]]] : []))),
-      starch: (c.starch ?? 0) + (c.pregelStarch ?? 0),
-      protein:
-        Math.round(((c.gluten ?? 0) + (c.egg ?? 0) + (c.casein ?? 0) + (c.whey ?? 0) + (c.legume ?? 0) + (c.otherProtein ?? 0)) * 100) /
-        100,
-      fibre: c.fibre ?? 0,
-      salt: c.salt ?? 0,
-      acid: c.acid ?? 0,
-      base: c.base ?? 0,
-      co2: c.co2 ?? 0,
-      kcal: per(p.kcal),
-    },
-    waterDemand: i.waterDemand ?? 0,
-    gramsPerMl: i.gramsPerMl,
-    pieces: i.pieces,
-    allergens: i.contains ?? [],
-    labels: i.labels ?? [],
-    diets: Object.fromEntries(HARD_NEEDS.map((n) => [n, suits(i, n)])),
-    source: i.source,
-  }
-}
-
 export const isVerb = (verb: string): verb is Verb => Object.hasOwn(handlers, verb)
 
 /**
@@ -276,4 +268,25 @@ export function answer<V extends Verb>(verb: V, request: unknown, around: Surrou
   if (!given?.boxes?.length && !given?.own?.length) return handlers[verb](request as never, around)
   // Labels are checked before they are believed.
   return withIngredients(described(checked<Common>(verb, request)), () => handlers[verb](request as never, around))
+}
+
+/**
+ * Answers one request in steps, so that whoever asks may show how far it is, or stop it.
+ *
+ * Only a search takes long enough to have steps; every other verb answers at once. Between steps other requests may
+ * be answered: the baker's own packets are in force only while a step runs.
+ *
+ * @throws Refusal where the request cannot be answered
+ */
+export function* answerInSteps<V extends Verb>(verb: V, request: unknown, around: Surroundings = {}): Steps<Answers[V]> {
+  if (verb !== 'reformulate') return answer(verb, request, around)
+  const given = request as Pick<Common, 'boxes' | 'own'> | undefined
+  const own = given?.boxes?.length || given?.own?.length ? described(checked<Common>(verb, request)) : []
+  const steps = reformulateInSteps(request, around)
+  let stop: boolean | undefined
+  for (;;) {
+    const step = withIngredients(own, () => steps.next(stop))
+    if (step.done) return step.value as Answers[V]
+    stop = yield step.value
+  }
 }

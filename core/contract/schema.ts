@@ -4,7 +4,7 @@ import { REGIONS } from '../measure/region'
 import { TOOLS } from '../crumb/uncertainty'
 import { ALLERGENS, KINDS } from '../pantry/ingredient'
 import { ROLES, TIN_SHAPES } from '../recipe/recipe'
-import { LONGEST_TEXT, MOST_LINES } from '../recipe/text'
+import { LONGEST_TEXT, MOST_LINES, TOO_LONG } from '../recipe/text'
 import { GOALS } from '../reformulate/goals'
 import { SCHOOL_IDS } from '../swaps/ids'
 
@@ -76,12 +76,10 @@ export const recipeSchema = Joi.object({
 }).unknown(true)
 
 const source = {
-  text: Joi.string()
-    .max(LONGEST_TEXT)
-    .messages({
-      'string.max': `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`,
-      'string.empty': 'There is no text to read: paste a recipe.',
-    }),
+  text: Joi.string().max(LONGEST_TEXT).messages({
+    'string.max': TOO_LONG,
+    'string.empty': 'There is no text to read: paste a recipe.',
+  }),
   recipe: recipeSchema,
   jsonld: Joi.alternatives(Joi.object().unknown(true), Joi.array(), Joi.string().max(5_000_000)),
 }
@@ -179,6 +177,28 @@ export const SCHEMAS = {
       .valid(...TOOLS)
       .default('mixed'),
     samples: Joi.number().integer().min(20).max(5000).default(400),
+  }),
+  /** One ingredient line as it is typed. */
+  line: Joi.object({ text: Joi.string().max(2000).allow('').required(), region: common.region, own: common.own, boxes: common.boxes }),
+  scale: recipeRequest({
+    to: Joi.alternatives(
+      Joi.object({ factor: Joi.number().greater(0).required() }),
+      Joi.object({ eggs: Joi.number().greater(0).required() }),
+      Joi.object({
+        grams: grams.required(),
+        part: Joi.number().integer().min(0).required(),
+        line: Joi.number().integer().min(0).required(),
+      }),
+      Joi.object({ tins: Joi.array().items(Joi.alternatives(shortText, tin)).min(1).max(50).required() }),
+    ).required(),
+  }),
+  import: Joi.object({
+    content: Joi.string().max(5_000_000).allow('').required(),
+    region: common.region,
+    own: common.own,
+    boxes: common.boxes,
+  }).messages({
+    'string.max': 'This is more than 5 million characters: no kitchen has so many recipes in one file. Nothing was taken from it.',
   }),
   box: Joi.object({ label: labelFields.required(), netGrams, region: common.region }),
 } as const

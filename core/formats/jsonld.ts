@@ -17,25 +17,25 @@ function isRecipeNode(node: Node): boolean {
   return type === 'Recipe' || (Array.isArray(type) && type.includes('Recipe'))
 }
 
-/** The first schema.org Recipe in a document, a list or an `@graph`; cycles and depth are cut off. */
-function findRecipe(value: unknown, depth = 0, seen = new Set<unknown>()): Node | undefined {
-  if (depth > DEEPEST || seen.has(value)) return undefined
+/** The schema.org Recipes in a document, a list or an `@graph`, in order; cycles and depth are cut off. */
+function findRecipes(value: unknown, most: number, depth = 0, seen = new Set<unknown>()): Node[] {
+  if (depth > DEEPEST || seen.has(value) || most <= 0) return []
   if (Array.isArray(value)) {
     seen.add(value)
+    const found: Node[] = []
     for (const item of value) {
-      const found = findRecipe(item, depth + 1, seen)
-      if (found) return found
+      found.push(...findRecipes(item, most - found.length, depth + 1, seen))
+      if (found.length >= most) break
     }
-    return undefined
+    return found
   }
-  if (!isNode(value)) return undefined
+  if (!isNode(value)) return []
   seen.add(value)
-  if (isRecipeNode(value)) return value
-  for (const key of ['@graph', 'mainEntity', 'mainEntityOfPage', 'itemListElement', 'item', 'hasPart']) {
-    const found = findRecipe(value[key], depth + 1, seen)
-    if (found) return found
-  }
-  return undefined
+  if (isRecipeNode(value)) return [value]
+  const found: Node[] = []
+  for (const key of ['@graph', 'mainEntity', 'mainEntityOfPage', 'itemListElement', 'item', 'hasPart'])
+    found.push(...findRecipes(value[key], most - found.length, depth + 1, seen))
+  return found
 }
 
 const ENTITIES: Record<string, string> = {
@@ -111,7 +111,10 @@ export function jsonLdIn(html: string): unknown[] {
  * Its words go through the same reader as pasted text, so every line is weighed and questioned alike.
  * @throws Refusal `bad-file` where there is no recipe in it
  */
-export function readJsonLd(input: unknown, region: Region): ParsedRecipe {
+export const readJsonLd = (input: unknown, region: Region): ParsedRecipe => readJsonLdAll(input, region, 1)[0]!
+
+/** Reads the first `most` schema.org Recipes of a document: see `readJsonLd`. */
+export function readJsonLdAll(input: unknown, region: Region, most: number): ParsedRecipe[] {
   let value = input
   if (typeof input === 'string') {
     const text = input.trim()
@@ -123,8 +126,13 @@ export function readJsonLd(input: unknown, region: Region): ParsedRecipe {
         throw new Refusal('bad-file', 'This is neither a recipe file nor a saved web page: nothing was taken from it.', 'jsonld')
       }
   }
-  const node = findRecipe(value)
-  if (!node) throw new Refusal('bad-file', 'There is no recipe in this file. If the page shows one, copy its text and paste it.', 'jsonld')
+  const nodes = findRecipes(value, most)
+  if (!nodes.length)
+    throw new Refusal('bad-file', 'There is no recipe in this file. If the page shows one, copy its text and paste it.', 'jsonld')
+  return nodes.map((node) => readNode(node, region))
+}
+
+function readNode(node: Node, region: Region): ParsedRecipe {
   const ingredients = words(node.recipeIngredient ?? node.ingredients)
   const steps = stepsOf(node.recipeInstructions)
   const makes = words(node.recipeYield).find((y) => /\D/.test(y)) ?? words(node.recipeYield)[0]

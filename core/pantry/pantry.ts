@@ -50,6 +50,11 @@ export function withIngredients<T>(ingredients: readonly Ingredient[], work: () 
   }
 }
 
+/** Makes the baker's own ingredients known for good, where one kitchen is all there is: on a screen, to name them. */
+export function introduce(ingredients: readonly Ingredient[]): void {
+  own = new Map(ingredients.map((i) => [i.id, i]))
+}
+
 /** The ingredients of the baker's own that are in play. */
 export const ownIngredients = (): Ingredient[] => [...own.values()]
 

@@ -1,6 +1,7 @@
 import type { Region } from '../measure/region'
 import { readTemperatures, temperatureTrouble } from '../measure/temperature'
 import { lookUp } from '../pantry/lookup'
+import { Refusal } from '../refusal'
 import { ingredientOf } from '../pantry/pantry'
 import { readAmount } from './amount'
 import { readLine, withoutBullet } from './line'
@@ -10,6 +11,7 @@ import { readTin } from './tin'
 /** Past this many characters or lines a paste is no recipe. */
 export const LONGEST_TEXT = 200_000
 export const MOST_LINES = 600
+export const TOO_LONG = `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`
 
 const ROLE_WORDS: [Role, RegExp][] = [
   ['soak', /\b(soak|soaking|drench|syrup|poke|moisten)/i],
@@ -91,6 +93,25 @@ function readOven(text: string): { oven: Oven[]; trouble?: string } {
 }
 
 const NUMBERED = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+/i
+
+/**
+ * Reads one recipe that somebody gives: see `readRecipe`.
+ *
+ * @throws Refusal where there is no text, or more than one recipe can be
+ */
+export function readGiven(text: string, region: Region): ParsedRecipe {
+  if (!text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
+  if (text.length > LONGEST_TEXT) throw new Refusal('too-large', TOO_LONG, 'text')
+  const rows = text.split('\n').length
+  if (rows > MOST_LINES)
+    throw new Refusal(
+      'too-large',
+      `This has ${rows} lines; a recipe has at most ${MOST_LINES}. Paste one recipe at a time.`,
+      'text',
+      MOST_LINES,
+    )
+  return readRecipe(text, region)
+}
 
 /**
  * Reads pasted text into a recipe: title, yield, tins, oven, parts with their lines, and method,

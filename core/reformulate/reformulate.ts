@@ -29,8 +29,14 @@ export interface ReformulateRequest extends Asked {
   altitudeM?: number
   /** Milliseconds now; the core has no clock of its own. */
   now?: () => number
-  /** Called between combinations; return `true` to stop with what there is. */
-  stopped?: () => boolean
+}
+
+/** How far a search has come. */
+export interface Progress {
+  /** Combinations tried so far. */
+  tried: number
+  /** Answers so far, the best first. */
+  options: Option[]
 }
 
 /** Costs beside the balance, in tolerances squared. */
@@ -47,13 +53,24 @@ interface Solved {
   cost: number
 }
 
+/** Finds ways to change a recipe, in one go: see `reformulating`. */
+export function reformulate(request: ReformulateRequest): Reformulation {
+  const steps = reformulating(request)
+  let step = steps.next()
+  while (!step.done) step = steps.next()
+  return step.value
+}
+
 /**
  * Finds ways to change a recipe so that its needs are met and its balance holds.
  *
  * Every combination of schools is a convex quadratic programme over all amounts together; the best are rounded to
  * kitchen measures inside the programme, judged again from their real amounts, and ranked by what they cost.
+ *
+ * It pauses after every combination and every answer, so that its caller can show them, or send `true` to make it
+ * stop with what there is.
  */
-export function reformulate(request: ReformulateRequest): Reformulation {
+export function* reformulating(request: ReformulateRequest): Generator<Progress, Reformulation, boolean | undefined> {
   const now = request.now ?? (() => 0)
   const started = now()
   const rules: Rules = { needs: hardNeeds(request.goals), avoid: request.avoid }
@@ -88,38 +105,42 @@ export function reformulate(request: ReformulateRequest): Reformulation {
   if (nothingToDo) return finish([keepAll(situation, ask)], null, 1, 0)
 
   const solved: Solved[] = []
-  const judged = search(
-    slots,
-    (picks) => {
-      const combination = combinationOf(picks)
-      const d = draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0)
-      if (!d) return undefined
-      const problem = buildProblem({
-        family: d.family,
-        variables: d.variables,
-        fixed: d.fixed,
-        before: situation.metrics,
-        liftBefore: situation.seaLift,
-        moved: d.family !== situation.family,
-        trusted: slots.length > 0,
-        wishes: d.wishes,
-        bands: d.bands,
-        altitudeM: ask.altitudeM,
-      })
-      const optimum = solve(problem)
-      if (!optimum) return undefined
-      const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination)
-      solved.push({ combination, draft: d, problem, optimum, cost })
-      return cost
-    },
-    () => request.stopped?.() ?? false,
-  )
+  const trying = search(slots, (picks) => {
+    const combination = combinationOf(picks)
+    const d = draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0)
+    if (!d) return undefined
+    const problem = buildProblem({
+      family: d.family,
+      variables: d.variables,
+      fixed: d.fixed,
+      before: situation.metrics,
+      liftBefore: situation.seaLift,
+      moved: d.family !== situation.family,
+      trusted: slots.length > 0,
+      wishes: d.wishes,
+      bands: d.bands,
+      altitudeM: ask.altitudeM,
+    })
+    const optimum = solve(problem)
+    if (!optimum) return undefined
+    const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination)
+    solved.push({ combination, draft: d, problem, optimum, cost })
+    return cost
+  })
+  let stopped: boolean | undefined = false
+  let step = trying.next()
+  while (!step.done) {
+    stopped ||= yield { tried: step.value, options: [] }
+    step = trying.next(stopped)
+  }
+  const judged = step.value
   spread(solved, 'cost', (s) => mainSetOf(s.combination))
   const finishes = finisher(situation, rules, limits, ask)
   const seen = new Set<string>()
   const options: (Option & { mainSet: string })[] = []
   for (const s of solved) {
-    if (options.length >= Math.ceil(request.limit * ROUND_MORE) || request.stopped?.()) break
+    // Who stops a search gets the best that it had found.
+    if (options.length >= Math.ceil(request.limit * ROUND_MORE) || (stopped && options.length)) break
     const key = setOf(s.combination)
     if (seen.has(key)) continue
     seen.add(key)
@@ -128,6 +149,7 @@ export function reformulate(request: ReformulateRequest): Reformulation {
     const option = assemble(situation, { ...s, rounded, finishes: finishes(s.combination), cost }, ask)
     if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id)))
       options.push({ ...option, mainSet: mainSetOf(s.combination) })
+    stopped ||= yield { tried: judged, options: [...options].sort((a, b) => a.score - b.score).map(withoutMainSet) }
   }
   spread(options, 'score', (o) => o.mainSet)
   options.forEach((o, i) => (o.id = `way-${i + 1}`))

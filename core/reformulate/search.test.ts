@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { yogurtSoda } from '../swaps/egg/yogurt-soda'
 import type { Choice, Slot } from './choices'
-import { search } from './search'
+import { search as searchInSteps } from './search'
 
 /** Slots whose choices are told apart by a number; what they are does not matter here. */
 const slotsOf = (sizes: readonly number[]): Slot[] =>
@@ -11,6 +11,14 @@ const slotsOf = (sizes: readonly number[]): Slot[] =>
     choices: Array.from({ length: n }, (_, i): Choice => ({ kind: 'egg', school: { ...yogurtSoda, standing: k * 100 + i } })),
   }))
 const number = (c: Choice) => (c.kind === 'egg' ? c.school.standing % 100 : 0)
+
+/** Runs a search to its end, or until told to stop. */
+function search(slots: Slot[], judge: (picks: readonly Choice[]) => number | undefined, stopped: () => boolean): number {
+  const steps = searchInSteps(slots, judge)
+  let step = steps.next()
+  while (!step.done) step = steps.next(stopped())
+  return step.value
+}
 
 describe('the search over combinations', () => {
   it('tries every one where there are few', () => {

@@ -28,27 +28,36 @@ export function combinationOf(picks: readonly Choice[]): Combination {
   }
 }
 
+/** Where a search stands; answered with `true`, it makes do with what it has. */
+export type Tried = number
+
 /**
- * Tries combinations of one choice a slot, the promising ones where there are too many.
+ * Tries combinations of one choice a slot, the promising ones where there are too many, and pauses after each.
  *
  * First every choice of every slot while the others stay at their best so far, then the best few of each slot
  * crossed, by the sum of their ranks. Choices rarely change each other's order much: the flour school that suits a
  * cake with yogurt suits it with flax.
  *
  * @param judge the cost of a combination, `undefined` where it cannot be made
- * @param stopped returns true when there is no more time
+ * @yields how many were judged; send `true` back to stop
  * @returns how many were judged
  */
-export function search(slots: readonly Slot[], judge: (picks: readonly Choice[]) => number | undefined, stopped: () => boolean): number {
+export function* search(
+  slots: readonly Slot[],
+  judge: (picks: readonly Choice[]) => number | undefined,
+): Generator<Tried, number, boolean | undefined> {
   let judged = 0
+  let stopped = false
   const seen = new Set<string>()
   const at = (index: readonly number[]) => index.map((i, s) => slots[s]!.choices[i]!)
-  const look = (index: readonly number[]): number => {
+  function* look(index: readonly number[]): Generator<Tried, number, boolean | undefined> {
     const key = index.join()
-    if (seen.has(key) || stopped()) return Infinity
+    if (seen.has(key) || stopped) return Infinity
     seen.add(key)
     judged++
-    return judge(at(index)) ?? Infinity
+    const cost = judge(at(index)) ?? Infinity
+    if (yield judged) stopped = true
+    return cost
   }
   const all = slots.reduce((n, s) => n * s.choices.length, 1)
   if (all <= TRY_ALL) {
@@ -59,19 +68,19 @@ export function search(slots: readonly Slot[], judge: (picks: readonly Choice[])
         index[k] = rest % s.choices.length
         rest = Math.floor(rest / s.choices.length)
       })
-      look(index)
+      yield* look(index)
     }
     return judged
   }
   const best = slots.map(() => 0)
   let bestCost = Infinity
   const ranked: number[][] = []
-  slots.forEach((slot, k) => {
-    const costs = slot.choices.map((_, i) => {
+  for (const [k, slot] of slots.entries()) {
+    const costs: { i: number; cost: number }[] = []
+    for (const i of slot.choices.keys()) {
       const index = best.map((b, s) => (s === k ? i : b))
-      const cost = seen.has(index.join()) ? bestCost : look(index)
-      return { i, cost }
-    })
+      costs.push({ i, cost: seen.has(index.join()) ? bestCost : yield* look(index) })
+    }
     costs.sort((a, b) => a.cost - b.cost)
     ranked.push(
       costs
@@ -83,7 +92,7 @@ export function search(slots: readonly Slot[], judge: (picks: readonly Choice[])
       best[k] = costs[0]!.i
       bestCost = costs[0]!.cost
     }
-  })
+  }
   const crosses: { index: number[]; ranks: number }[] = []
   const build = (k: number, index: number[], ranks: number) => {
     if (k === slots.length) crosses.push({ index, ranks })
@@ -91,6 +100,6 @@ export function search(slots: readonly Slot[], judge: (picks: readonly Choice[])
   }
   build(0, [], 0)
   crosses.sort((a, b) => a.ranks - b.ranks)
-  for (const c of crosses.slice(0, CROSS)) look(c.index)
+  for (const c of crosses.slice(0, CROSS)) yield* look(c.index)
   return judged
 }

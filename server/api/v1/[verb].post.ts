@@ -1,5 +1,5 @@
 import { errorBody, Refusal } from '../../../core/refusal'
-import { answer, isVerb } from '../../../core/contract/handle'
+import { answerInSteps, isVerb } from '../../../core/contract/handle'
 
 /** Largest request taken, bytes: a long recipe in every form, and no more. */
 const MOST_BYTES = 1_000_000
@@ -25,7 +25,10 @@ export default defineEventHandler(async (event) => {
       throw new Refusal('not-json', 'The request is not JSON.')
     }
     const started = performance.now()
-    return answer(verb, request, { now: () => performance.now(), stopped: () => performance.now() - started > LONGEST })
+    const steps = answerInSteps(verb, request, { now: () => performance.now() })
+    let step = steps.next()
+    while (!step.done) step = steps.next(performance.now() - started > LONGEST)
+    return step.value
   } catch (error) {
     setResponseStatus(event, !(error instanceof Refusal) ? 500 : error.code === 'too-large' ? 413 : 400)
     return errorBody(error)
