@@ -1,5 +1,6 @@
 import { REGIONS } from '../../core/measure/region'
 import { NEEDS, useBench } from '~/stores/bench'
+import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 import { WISHES } from '~/kitchen/wishes'
@@ -21,6 +22,7 @@ export function useActions() {
   const shelf = useShelf()
   const bench = useBench()
   const kitchen = useKitchen()
+  const history = useHistory()
   const router = useRouter()
   const route = useRoute()
 
@@ -48,18 +50,23 @@ export function useActions() {
             about: 'rather',
             run: () => bench.toggleGoal(w.id),
           })),
-          { id: 'undo', label: 'Undo', about: 'bench', keys: 'Ctrl Z', run: () => bench.undo() },
-          { id: 'redo', label: 'Redo', about: 'bench', keys: 'Ctrl Y', run: () => bench.redo() },
           { id: 'card', label: 'Card of the version as saved', about: 'bench', run: () => router.push(`/card/${bench.version!.id}`) },
         ]
       : []
     return [
       ...here,
+      ...(history.past.length
+        ? [{ id: 'undo', label: `Undo ${history.next}`, about: 'kitchen', keys: 'Ctrl Z', run: () => history.undo() }]
+        : []),
+      ...(history.future.length
+        ? [{ id: 'redo', label: `Redo ${history.again}`, about: 'kitchen', keys: 'Ctrl Y', run: () => history.redo() }]
+        : []),
       ...recipes,
       { id: 'shelf', label: 'To the shelf', about: 'place', keys: 'g s', run: () => router.push('/') },
       ...(kitchen.lastVersion
         ? [{ id: 'bench', label: 'To the bench', about: 'place', keys: 'g b', run: () => router.push(`/bench/${kitchen.lastVersion}`) }]
         : []),
+      { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },
       { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },
       { id: 'dark', label: 'Dark colours', about: 'kitchen', run: () => (kitchen.theme = 'dark') },
       ...REGIONS.map((r) => ({

@@ -1,6 +1,15 @@
 import Dexie, { type Table } from 'dexie'
-import type { Recipe } from '../../core/recipe/recipe'
-import type { Question } from '../../core/recipe/recipe'
+import type { Kind } from '../../core/pantry/ingredient'
+import type { Label } from '../../core/pantry/box'
+import type { OwnIngredient } from '../../core/pantry/own'
+import type { Question, Recipe, Tin } from '../../core/recipe/recipe'
+
+/** The label of the box that a recipe is made from, in place of the typical one of that id. */
+export interface BoxLabel {
+  ingredient: string
+  label: Label
+  netGrams?: number
+}
 
 /** One state of a recipe; changes make a child, so that a family line grows. */
 export interface Version {
@@ -16,6 +25,10 @@ export interface Version {
   goals: string[]
   schools: string[]
   note: string
+  /** When it was baked: from then on it never changes. `null` while it has not been. */
+  bakedAt: number | null
+  /** Labels of the boxes that it is made from. */
+  boxes: BoxLabel[]
   createdAt: number
   updatedAt: number
 }
@@ -25,6 +38,32 @@ export interface StoredRecipe {
   title: string
   sample: boolean
   createdAt: number
+  updatedAt: number
+}
+
+/** Something in the house. */
+export interface Stock {
+  /** The ingredient's id: one entry each. */
+  id: string
+  /** What there is, g; `null` where the baker only says that it is there. */
+  grams: number | null
+  /** Best before, as a date without time (`2027-03-31`); `null` where not said. */
+  bestBefore: string | null
+  note: string
+  updatedAt: number
+}
+
+/** An ingredient of the baker's own, from its label. */
+export interface OwnPacket extends OwnIngredient {
+  kind: Kind
+  updatedAt: number
+}
+
+export interface OwnTin {
+  id: string
+  tin: Tin
+  /** What the baker says of it: "sticks in one corner". */
+  note: string
   updatedAt: number
 }
 
@@ -38,14 +77,29 @@ export class KitchenDatabase extends Dexie {
   recipes!: Table<StoredRecipe, string>
   versions!: Table<Version, string>
   settings!: Table<Setting, string>
+  stock!: Table<Stock, string>
+  own!: Table<OwnPacket, string>
+  tins!: Table<OwnTin, string>
 
-  constructor(name = 'kind-crumb') {
-    super(name)
+  constructor(name = 'kind-crumb', options: ConstructorParameters<typeof Dexie>[1] = {}) {
+    super(name, options)
     this.version(1).stores({
       recipes: 'id, title, updatedAt',
       versions: 'id, recipeId, parentId, updatedAt',
       settings: 'key',
     })
+    // The cupboard; versions learn whether they were baked and from which box.
+    this.version(2)
+      .stores({ stock: 'id', own: 'id', tins: 'id' })
+      .upgrade((change) =>
+        change
+          .table<Version>('versions')
+          .toCollection()
+          .modify((v) => {
+            v.bakedAt = null
+            v.boxes = []
+          }),
+      )
   }
 }
 

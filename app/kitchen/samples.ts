@@ -1,13 +1,52 @@
 import { ask } from './core'
-import { newId, type StoredRecipe, type Version } from './database'
+import { newId, type OwnTin, type Stock, type StoredRecipe, type Version } from './database'
+import { readTin } from '../../core/recipe/tin'
 
 const FILES = import.meta.glob<string>('../../demo/*.txt', { query: '?raw', import: 'default', eager: true })
 
 /** The sample that arrives with a version already worked out, and how. */
 const REFORMULATED = { file: 'blackcurrant-vanilla-sandwich', goals: ['eggless'], schools: ['yogurt-soda'] }
 
+/** What stands in the harbour hall's cupboard: id, grams (`null`: plenty), months until it is best before. */
+const STOCK: [id: string, grams: number | null, months?: number][] = [
+  ['flour-plain', 1500, 7],
+  ['flour-self-raising', 1000, 5],
+  ['sugar-white', 2000],
+  ['sugar-icing', 500],
+  ['sugar-brown', 450],
+  ['butter-unsalted', 750, 1],
+  ['oil-vegetable', 900, 9],
+  ['egg-whole', 612],
+  ['milk-whole', 1000],
+  ['yogurt-plain', 500],
+  ['baking-powder', 170, 11],
+  ['baking-soda', 200],
+  ['salt', null],
+  ['vanilla-extract', 60],
+  ['jam', 340],
+  ['coconut-desiccated', 200, 6],
+  ['vinegar', null],
+]
+const TINS = ['20 cm round x2', '23 cm springform', '12 cupcakes', '900 g loaf', '20x30 cm', '25 cm fluted']
+const MONTH = 30.4 * 24 * 3600 * 1000
+
+function sampleCupboard(at: number): { stock: Stock[]; tins: OwnTin[] } {
+  return {
+    stock: STOCK.map(([id, grams, months]) => ({
+      id,
+      grams,
+      bestBefore: months ? new Date(at + months * MONTH).toISOString().slice(0, 10) : null,
+      note: '',
+      bakedAt: null,
+      boxes: [],
+      updatedAt: at,
+    })),
+    tins: TINS.map((text, i) => ({ id: newId(), tin: readTin(text)!, note: '', updatedAt: at + i })),
+  }
+}
+
 /** Reads the sample kitchen from its files through the same reader as any paste. */
-export async function readSamples(): Promise<{ recipes: StoredRecipe[]; versions: Version[] }> {
+export async function readSamples(): Promise<{ recipes: StoredRecipe[]; versions: Version[]; stock: Stock[]; tins: OwnTin[] }> {
   const recipes: StoredRecipe[] = []
   const versions: Version[] = []
   const start = Date.now()
@@ -27,6 +66,8 @@ export async function readSamples(): Promise<{ recipes: StoredRecipe[]; versions
       goals: [],
       schools: [],
       note: '',
+      bakedAt: null,
+      boxes: [],
       createdAt: at,
       updatedAt: at,
     }
@@ -55,5 +96,5 @@ export async function readSamples(): Promise<{ recipes: StoredRecipe[]; versions
         updatedAt: at + 1,
       })
   }
-  return { recipes, versions }
+  return { recipes, versions, ...sampleCupboard(start) }
 }

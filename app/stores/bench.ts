@@ -4,8 +4,14 @@ import type { Banded } from '../../core/balance/families'
 import type { BalanceAnswer, Answers } from '../../core/contract/handle'
 import type { Option, Reformulation } from '../../core/reformulate/option'
 import type { Recipe } from '../../core/recipe/recipe'
-import { ask, CoreRefusal } from '~/kitchen/core'
-import type { Version } from '~/kitchen/database'
+import type { Role } from '../../core/recipe/recipe'
+import type { Progress } from '../../core/reformulate/reformulate'
+import type { ScaleTo } from '../../core/tin/scale'
+import { ask, CoreRefusal, dropSearch, searchWays, type Search } from '~/kitchen/core'
+import type { BoxLabel, Version } from '~/kitchen/database'
+import * as edit from '~/kitchen/edit'
+import { useCupboard } from './cupboard'
+import { useHistory } from './history'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
 
@@ -20,9 +26,11 @@ export const NEEDS = [
 ] as const
 
 /** Everything on the bench that undo takes back. */
-interface Setup {
+export interface Setup {
   recipe: Recipe
   questions: Version['questions']
+  /** Labels of the boxes that it is made from. */
+  boxes: BoxLabel[]
   goals: string[]
   /** How much of a wish, where it is not the usual share. */
   amount: Record<string, number>
@@ -32,43 +40,76 @@ interface Setup {
   nudge: Partial<Record<Banded, number>>
   avoid: string[]
   pin: Record<string, number | 'keep'>
+  /** The most there is of an ingredient, g. */
+  atMost: Record<string, number>
+  /** Only what the cupboard has, and no more of it than is there. */
+  fromCupboard: boolean
   /** The way being tried, by its schools. */
   trying: string | null
 }
 
-const MOST_UNDO = 60
+/** Where the asks of a version are kept while the tab lives: the recipe itself is written through. */
+const KEPT = 'bench-'
 
 /** The bench: one version, what is asked of it, and what follows. */
 export const useBench = defineStore('bench', () => {
   const version = shallowRef<Version | null>(null)
-  const setup = ref<Setup>(fresh(emptyRecipe(), []))
-  const past = ref<string[]>([])
-  const future = ref<string[]>([])
+  const setup = ref<Setup>(fresh(null))
   const balance = shallowRef<BalanceAnswer | null>(null)
   const answer = shallowRef<Reformulation | null>(null)
+  /** How far the search has come, while it runs. */
+  const progress = shallowRef<Progress | null>(null)
   /** How sure the mix is as measured, and what to weigh. */
   const sure = shallowRef<Answers['uncertainty'] | null>(null)
   const refusal = ref<string | null>(null)
   const busy = ref(false)
   let turn = 0
+  let search: Search | null = null
 
-  const options = computed<Option[]>(() => answer.value?.options ?? [])
+  const options = computed<Option[]>(() => (progress.value?.options.length ? progress.value.options : (answer.value?.options ?? [])))
   const option = computed<Option | null>(() => {
     const all = options.value
     return all.find((o) => wayKey(o) === setup.value.trying) ?? all[0] ?? answer.value?.impossible?.nearest ?? null
   })
-  const wanted = computed(() => setup.value.goals.length > 0 || setup.value.avoid.length > 0 || Object.keys(setup.value.nudge).length > 0)
+  const wanted = computed(
+    () =>
+      setup.value.goals.length > 0 ||
+      setup.value.avoid.length > 0 ||
+      setup.value.fromCupboard ||
+      Object.keys(setup.value.nudge).length + Object.keys(setup.value.atMost).length > 0,
+  )
 
   async function open(v: Version) {
     version.value = v
-    past.value = []
-    future.value = []
     answer.value = null
     balance.value = null
-    setup.value = fresh(copy(v.recipe), copy(v.questions))
+    progress.value = null
+    sure.value = null
+    setup.value = { ...fresh(v), ...asksOf(v.id) }
     useKitchen().lastVersion = v.id
     await compute()
   }
+
+  const common = () => {
+    const kitchen = useKitchen()
+    return { ...useCupboard().common(), boxes: setup.value.boxes, altitudeM: kitchen.altitudeM }
+  }
+  /** The most there is of each ingredient, as typed here or as the cupboard has it. */
+  const limits = () => {
+    const stock = setup.value.fromCupboard
+      ? useCupboard().stock.map((s) => (s.grams === null ? s.id : { ingredient: s.id, grams: s.grams }))
+      : []
+    const typed = Object.entries(setup.value.atMost).map(([ingredient, grams]) => ({ ingredient, grams }))
+    return [...stock.filter((s) => typeof s === 'string' || !(s.ingredient in setup.value.atMost)), ...typed]
+  }
+  /** What the recipe uses that the cupboard lacks is to be done without. */
+  const lacking = () =>
+    setup.value.fromCupboard
+      ? useCupboard()
+          .shortFor(setup.value.recipe)
+          .short.filter((s) => s.has <= 0)
+          .map((s) => s.ingredient)
+      : []
 
   /** Balance and ways for the bench as it stands; an older answer that comes late is dropped. */
   async function compute() {
@@ -76,25 +117,35 @@ export const useBench = defineStore('bench', () => {
     const kitchen = useKitchen()
     busy.value = true
     refusal.value = null
-    const common = { recipe: setup.value.recipe, region: kitchen.region, ...(kitchen.measures !== 'own' && { measures: kitchen.measures }) }
+    progress.value = null
+    const { recipe } = setup.value
     try {
-      const balanced = await ask('balance', { recipe: common.recipe, region: common.region })
+      const balanced = await ask('balance', { recipe, ...common() })
       if (mine !== turn) return
       balance.value = balanced
       sure.value = null
-      if (!wanted.value) answer.value = null
-      else {
-        const found = await ask('reformulate', {
-          ...common,
-          goals: setup.value.goals,
-          amount: setup.value.amount,
-          ...(setup.value.sweetener && { sweetener: setup.value.sweetener }),
-          nudge: setup.value.nudge,
-          avoid: setup.value.avoid,
-          pin: setup.value.pin,
-          limit: 12,
-        })
-        if (mine !== turn) return
+      if (!wanted.value) {
+        dropSearch()
+        answer.value = null
+      } else {
+        search = searchWays(
+          {
+            recipe,
+            ...common(),
+            ...(kitchen.measures !== 'own' && { measures: kitchen.measures }),
+            goals: setup.value.goals,
+            amount: setup.value.amount,
+            ...(setup.value.sweetener && { sweetener: setup.value.sweetener }),
+            nudge: setup.value.nudge,
+            avoid: [...new Set([...setup.value.avoid, ...lacking()])],
+            have: limits(),
+            pin: setup.value.pin,
+            limit: 12,
+          },
+          (p) => mine === turn && (progress.value = p),
+        )
+        const found = await search.found
+        if (mine !== turn || !found) return
         answer.value = found
       }
     } catch (error) {
@@ -102,7 +153,10 @@ export const useBench = defineStore('bench', () => {
       answer.value = null
       refusal.value = error instanceof CoreRefusal ? error.message : 'The sums could not be done. Your recipe is kept.'
     } finally {
-      if (mine === turn) busy.value = false
+      if (mine === turn) {
+        busy.value = false
+        progress.value = null
+      }
     }
     if (mine === turn) await weighUp(mine)
   }
@@ -112,26 +166,47 @@ export const useBench = defineStore('bench', () => {
     const kitchen = useKitchen()
     const recipe = wanted.value && option.value ? option.value.recipe : setup.value.recipe
     try {
-      const found = await ask('uncertainty', { recipe, region: kitchen.region, tools: kitchen.tools, samples: 300 })
+      const found = await ask('uncertainty', { recipe, ...common(), tools: kitchen.tools, samples: 300 })
       if (mine === turn) sure.value = found
     } catch {
       // A mix that cannot be weighed has nothing to be unsure of; its findings say so already.
     }
   }
 
-  /** Changes the setup, remembering how it was, and recomputes. */
-  async function change(next: Partial<Setup>) {
-    past.value = [...past.value.slice(1 - MOST_UNDO), JSON.stringify(setup.value)]
-    future.value = []
-    setup.value = { ...setup.value, ...next }
-    await settle(next)
+  /** Changes the setup and recomputes; undo brings it back, from wherever the baker then is. */
+  async function change(next: Partial<Setup>, label = 'change on the bench') {
+    const id = version.value?.id
+    if (!id) return
+    const before = copy(setup.value)
+    const edits = Boolean(next.recipe || next.questions)
+    // A baked version is a record: the change goes into a child of it.
+    if (edits && version.value!.bakedAt !== null) {
+      await branch({ ...copy(setup.value), ...next })
+      return
+    }
+    const after = { ...copy(setup.value), ...copy(next) }
+    useHistory().did({ label, undo: () => goTo(id, before), redo: () => goTo(id, after) })
+    await settle(after)
   }
 
-  async function settle(next: Partial<Setup>) {
-    const onlyTrying = Object.keys(next).every((k) => k === 'trying')
-    if (next.recipe || next.questions) await keep()
-    if (onlyTrying) await weighUp(turn)
+  async function settle(next: Setup) {
+    const before = setup.value
+    setup.value = next
+    if (version.value) rememberAsks(version.value.id, next)
+    const same = (k: keyof Setup) => JSON.stringify(before[k]) === JSON.stringify(next[k])
+    if (!same('recipe') || !same('questions') || !same('boxes')) await keep()
+    if ((Object.keys(next) as (keyof Setup)[]).every((k) => k === 'trying' || same(k))) await weighUp(turn)
     else await compute()
+  }
+
+  async function goTo(id: string, state: Setup) {
+    if (version.value?.id !== id) {
+      const v = useShelf().versionById(id)
+      if (!v) return
+      await open(v)
+    }
+    await navigateTo(`/bench/${id}`)
+    await settle(copy(state))
   }
 
   /** An edited recipe is written through at once, so a reload loses nothing. */
@@ -139,44 +214,88 @@ export const useBench = defineStore('bench', () => {
     const v = version.value
     if (!v) return
     const shelf = useShelf()
-    await shelf.update(v, setup.value.recipe, setup.value.questions)
+    await shelf.put({ ...v, recipe: setup.value.recipe, questions: setup.value.questions, boxes: setup.value.boxes })
     version.value = shelf.versionById(v.id) ?? v
   }
 
-  async function step(from: typeof past, to: typeof future) {
-    const state = from.value.at(-1)
-    if (!state) return
-    to.value = [...to.value, JSON.stringify(setup.value)]
-    from.value = from.value.slice(0, -1)
-    const before = JSON.stringify(setup.value.recipe)
-    setup.value = JSON.parse(state) as Setup
-    if (JSON.stringify(setup.value.recipe) !== before) await keep()
-    await compute()
+  /** A child of a baked version takes its change. */
+  async function branch(next: Setup) {
+    const parent = version.value!
+    const child = await useShelf().addChild(parent, {
+      name: 'After the bake',
+      recipe: next.recipe,
+      questions: next.questions,
+      boxes: next.boxes,
+    })
+    rememberAsks(child.id, next)
+    useHistory().did({
+      label: 'a version after the bake',
+      undo: () => navigateTo(`/bench/${parent.id}`),
+      redo: () => navigateTo(`/bench/${child.id}`),
+    })
+    await navigateTo(`/bench/${child.id}`)
   }
 
   const toggleGoal = (id: string) =>
-    change({ goals: setup.value.goals.includes(id) ? setup.value.goals.filter((g) => g !== id) : [...setup.value.goals, id] })
+    change(
+      { goals: setup.value.goals.includes(id) ? setup.value.goals.filter((g) => g !== id) : [...setup.value.goals, id] },
+      `“${id.replace(/-/g, ' ')}”`,
+    )
   const setDegree = (id: string, share: number) => change({ amount: { ...setup.value.amount, [id]: share } })
   /** Tugs at a ratio; 0 lets it be again. */
   const tug = (metric: Banded, by: number) => {
     const { [metric]: before = 0, ...others } = setup.value.nudge
     const now = before + by
-    return change({ nudge: by === 0 || Math.abs(now) < 1e-9 ? others : { ...others, [metric]: now } })
+    return change({ nudge: by === 0 || Math.abs(now) < 1e-9 ? others : { ...others, [metric]: now } }, 'tug at a ratio')
   }
   const setSweetener = (sweetener: string) => change({ sweetener })
-  const tryWay = (o: Option) => change({ trying: wayKey(o) })
-  const togglePin = (ingredient: string, grams: number) => {
-    const pin = { ...setup.value.pin }
-    if (ingredient in pin) delete pin[ingredient]
-    else pin[ingredient] = grams
-    return change({ pin })
-  }
+  const tryWay = (o: Option) => change({ trying: wayKey(o) }, `trying ${o.title}`)
+  const without = <T>(map: Record<string, T>, key: string) => Object.fromEntries(Object.entries(map).filter(([k]) => k !== key))
+  const togglePin = (ingredient: string, grams: number) =>
+    change(
+      { pin: ingredient in setup.value.pin ? without(setup.value.pin, ingredient) : { ...setup.value.pin, [ingredient]: grams } },
+      'a held amount',
+    )
+  /** Sets the most there is of an ingredient; `null` for no limit. */
+  const limit = (ingredient: string, grams: number | null) =>
+    change({ atMost: grams === null ? without(setup.value.atMost, ingredient) : { ...setup.value.atMost, [ingredient]: grams } }, 'a limit')
   const toggleAvoid = (ingredient: string) =>
-    change({
-      avoid: setup.value.avoid.includes(ingredient)
-        ? setup.value.avoid.filter((a) => a !== ingredient)
-        : [...setup.value.avoid, ingredient],
-    })
+    change(
+      {
+        avoid: setup.value.avoid.includes(ingredient)
+          ? setup.value.avoid.filter((a) => a !== ingredient)
+          : [...setup.value.avoid, ingredient],
+      },
+      'what to do without',
+    )
+  const toggleCupboard = () => change({ fromCupboard: !setup.value.fromCupboard }, 'only what is in the cupboard')
+
+  const sheet = (): edit.Sheet => ({ recipe: copy(setup.value.recipe), questions: copy(setup.value.questions) })
+  const readLine = (text: string) => ask('line', { text, ...common(), altitudeM: undefined })
+  const editing = {
+    /** Types a line anew; an empty one goes. */
+    line: async (part: number, line: number, text: string) =>
+      change(edit.replaceLine(sheet(), part, line, await readLine(text)), text.trim() ? 'an edited line' : 'a line taken out'),
+    insert: async (part: number, line: number, text: string) =>
+      change(edit.insertLine(sheet(), part, line, await readLine(text)), 'a new line'),
+    move: (from: { part: number; line: number }, to: { part: number; line: number }) =>
+      change(edit.moveLine(sheet(), from, to), 'a moved line'),
+    addPart: (name: string, role: Role) => change(edit.addPart(sheet(), name, role), 'a new part'),
+    rename: (part: number, name: string) => change(edit.renamePart(sheet(), part, name), 'a part’s name'),
+    role: (part: number, role: Role) => change(edit.setRole(sheet(), part, role), 'what a part is for'),
+    split: (part: number, line: number, name: string) => change(edit.splitPart(sheet(), part, line, name), 'a part split'),
+    merge: (part: number) => change(edit.mergePart(sheet(), part), 'parts joined'),
+    removePart: (part: number) => change(edit.removePart(sheet(), part), 'a part taken out'),
+    title: (title: string) => change({ recipe: { ...copy(setup.value.recipe), title: title.trim() } }, 'the title'),
+    tins: (tins: Recipe['tins']) => change({ recipe: { ...copy(setup.value.recipe), tins } }, 'the tins'),
+    boxes: (boxes: BoxLabel[]) => change({ boxes }, 'the label of the box'),
+  }
+
+  /** Everything so many times as large. */
+  async function scale(to: ScaleTo) {
+    const { recipe } = await ask('scale', { recipe: setup.value.recipe, ...common(), to })
+    await change({ recipe }, 'another size')
+  }
 
   /** Answers one of the reader's questions in place. */
   async function answerQuestion(index: number, value: string) {
@@ -187,11 +306,9 @@ export const useBench = defineStore('bench', () => {
     const part = q.part === null ? undefined : recipe.parts[q.part]
     const line = part && q.line !== null ? part.lines[q.line] : undefined
     if (q.about === 'ingredient' && line) {
-      const text = `${amountOf(line.text)} ${value.replace(/-/g, ' ')}`
-      const read = await ask('parse', { text: `x cake\n${text}`, region: useKitchen().region })
-      const weighed = read.recipe.parts[0]?.lines[0]
+      const { lines } = await readLine(`${amountOf(line.text)} ${value.replace(/-/g, ' ')}`)
       Object.assign(line, { ingredient: value, match: 'exact' })
-      if (weighed && weighed.grams.best > 0) line.grams = weighed.grams
+      if (lines[0] && lines[0].grams.best > 0) line.grams = lines[0].grams
     } else if ((q.about === 'amount' || q.about === 'size') && line) {
       const grams = Number(value.replace(',', '.').replace(/[^\d.]/g, ''))
       if (!(grams > 0)) throw new CoreRefusal('bad-request', 'Give the weight in grams, like 180.')
@@ -203,16 +320,16 @@ export const useBench = defineStore('bench', () => {
       else recipe.oven.push({ celsius, fan: false, minutes: null })
     } else if (q.about === 'part' && part) part.role = value as typeof part.role
     questions.splice(index, 1)
-    await change({ recipe, questions })
+    await change({ recipe, questions }, 'an answer')
   }
 
   /** Lets a question stand as it was assumed. */
-  const dismissQuestion = (index: number) => change({ questions: setup.value.questions.filter((_, i) => i !== index) })
+  const dismissQuestion = (index: number) => change({ questions: setup.value.questions.filter((_, i) => i !== index) }, 'a question left')
 
   /** Replaces the recipe by edited text. */
   async function retype(text: string) {
-    const parsed = await ask('parse', { text, region: useKitchen().region })
-    await change({ recipe: parsed.recipe, questions: parsed.questions, trying: null })
+    const parsed = await ask('parse', { text, ...common() })
+    await change({ recipe: parsed.recipe, questions: parsed.questions, trying: null }, 'edited text')
   }
 
   return {
@@ -221,13 +338,12 @@ export const useBench = defineStore('bench', () => {
     balance,
     sure,
     answer,
+    progress,
     options,
     option,
     refusal,
     busy,
     wanted,
-    past,
-    future,
     open,
     compute,
     change,
@@ -237,31 +353,53 @@ export const useBench = defineStore('bench', () => {
     tug,
     tryWay,
     togglePin,
+    limit,
     toggleAvoid,
+    toggleCupboard,
+    editing,
+    scale,
     answerQuestion,
     dismissQuestion,
     retype,
-    undo: () => step(past, future),
-    redo: () => step(future, past),
+    stop: () => search?.stop(),
   }
 })
 
 /** A way is known by its schools and its title, whatever its place in the list. */
 export const wayKey = (o: Option): string => `${[...o.schools].sort().join('+')}|${o.title}`
 
-const fresh = (recipe: Recipe, questions: Version['questions']): Setup => ({
-  recipe,
-  questions,
+const fresh = (v: Version | null): Setup => ({
+  recipe: v ? copy(v.recipe) : { title: '', yield: null, tins: [], oven: [], parts: [], method: [] },
+  questions: v ? copy(v.questions) : [],
+  boxes: v ? copy(v.boxes) : [],
   goals: [],
   amount: {},
   sweetener: '',
   nudge: {},
   avoid: [],
   pin: {},
+  atMost: {},
+  fromCupboard: false,
   trying: null,
 })
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
-const emptyRecipe = (): Recipe => ({ title: '', yield: null, tins: [], oven: [], parts: [], method: [] })
+
+/** What was asked of a version on this tab's bench, without the recipe itself. */
+function asksOf(id: string): Partial<Setup> {
+  try {
+    return JSON.parse(sessionStorage.getItem(KEPT + id) ?? '{}') as Partial<Setup>
+  } catch {
+    return {}
+  }
+}
+function rememberAsks(id: string, { recipe, questions, boxes, ...asks }: Setup): void {
+  void [recipe, questions, boxes]
+  try {
+    sessionStorage.setItem(KEPT + id, JSON.stringify(asks))
+  } catch {
+    // Asks that cannot be kept are asked again; the recipe is elsewhere.
+  }
+}
 /** The amount that a line starts with, in the baker's own words. */
 const amountOf = (text: string): string =>
   /^[\d\s./¼-¾⅐-⅞-]*\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?)?/i.exec(text)?.[0]?.trim() || '1'

@@ -5,17 +5,26 @@ import type { Region } from '../../core/measure/region'
 import { database } from '~/kitchen/database'
 
 export type Theme = 'light' | 'dark' | 'system'
+/** The baker's oven, and what is known of its ways. */
+export interface OvenHabits {
+  fan: boolean
+  /** How far it runs hotter than it says, °C; negative for cooler. */
+  offsetC: number
+  note: string
+}
 
-/** How this kitchen measures and looks. */
+/** How this kitchen measures, bakes and looks. */
 export const useKitchen = defineStore('kitchen', () => {
   const region = ref<Region>('uk')
   const measures = ref<'own' | 'weight' | 'us' | 'metric'>('own')
   /** What the kitchen measures with: as each line says, all on the scale, or all in cups and spoons. */
   const tools = ref<Tools>('mixed')
+  const altitudeM = ref(0)
+  const oven = ref<OvenHabits>({ fan: false, offsetC: 0, note: '' })
   const theme = ref<Theme>('system')
   const lastVersion = ref<string | null>(null)
   const loaded = ref(false)
-  const kept = { region, measures, tools, theme, lastVersion }
+  const kept = { region, measures, tools, altitudeM, oven, theme, lastVersion }
 
   async function load() {
     try {
@@ -28,7 +37,9 @@ export const useKitchen = defineStore('kitchen', () => {
     }
     loaded.value = true
     for (const [key, target] of Object.entries(kept))
-      watch(target, (value) => void database.settings.put({ key, value }).catch(() => undefined))
+      watch(target, (value) => void database.settings.put({ key, value: JSON.parse(JSON.stringify(value)) }).catch(() => undefined), {
+        deep: true,
+      })
     watch(theme, applyTheme, { immediate: true })
     matchMedia('(prefers-color-scheme: dark)').addEventListener('change', applyTheme)
   }
@@ -38,5 +49,5 @@ export const useKitchen = defineStore('kitchen', () => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light'
   }
 
-  return { region, measures, tools, theme, lastVersion, loaded, load }
+  return { region, measures, tools, altitudeM, oven, theme, lastVersion, loaded, load }
 })

@@ -1,14 +1,15 @@
-import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Option } from '../../core/reformulate/option'
-import type { Recipe } from '../../core/recipe/recipe'
+import type { ParsedRecipe, Recipe } from '../../core/recipe/recipe'
 import { ask } from '~/kitchen/core'
-import { database, newId, type StoredRecipe, type Version } from '~/kitchen/database'
+import { database, newId, type BoxLabel, type StoredRecipe, type Version } from '~/kitchen/database'
 import { readSamples } from '~/kitchen/samples'
-import { useKitchen } from './kitchen'
+import { follow } from '~/kitchen/sync'
+import { useCupboard } from './cupboard'
+import { useHistory } from './history'
 
-/** Largest file taken as a recipe; more is no recipe, and reading it would block. */
+/** Largest file taken as recipes; more is none, and reading it would block. */
 const MOST_FILE_BYTES = 5_000_000
 
 export interface Trouble {
@@ -20,37 +21,68 @@ export interface Trouble {
 /** Recipes and their versions, kept in the browser and shown as they change, in this tab and others. */
 export const useShelf = defineStore('shelf', () => {
   // Records are replaced, never changed in place, and the store of the browser takes no reactive proxies.
-  const recipes = shallowRef<StoredRecipe[]>([])
-  const versions = shallowRef<Version[]>([])
+  const recipeMap = shallowRef<ReadonlyMap<string, StoredRecipe>>(new Map())
+  const versionMap = shallowRef<ReadonlyMap<string, Version>>(new Map())
   const loaded = ref(false)
   const trouble = ref<Trouble | null>(null)
+  /** What could not be written: it lives while the tab does. */
   const memory = new Map<string, Version>()
-  const lastRemoved = shallowRef<{ recipe: StoredRecipe; versions: Version[] } | null>(null)
 
+  const recipes = computed(() => [...recipeMap.value.values()].sort((a, b) => b.updatedAt - a.updatedAt))
+  const versions = computed(() => [...versionMap.value.values()])
   const versionsOf = computed(() => {
     const map = new Map<string, Version[]>()
-    for (const v of versions.value) map.set(v.recipeId, [...(map.get(v.recipeId) ?? []), v])
+    for (const v of versionMap.value.values()) {
+      const list = map.get(v.recipeId)
+      if (list) list.push(v)
+      else map.set(v.recipeId, [v])
+    }
     for (const list of map.values()) list.sort((a, b) => a.createdAt - b.createdAt)
     return map
   })
-  const versionById = (id: string): Version | undefined => versions.value.find((v) => v.id === id)
+  const versionById = (id: string): Version | undefined => versionMap.value.get(id)
 
-  /** Writes, or keeps in memory and says so where the disk refuses. */
-  async function write(what: string, work: () => Promise<unknown>, fallback: { recipe?: StoredRecipe; version?: Version }) {
+  const changed = <T extends { id: string }>(map: ReadonlyMap<string, T>, put: readonly T[], gone: readonly string[] = []) => {
+    const next = new Map(map)
+    for (const id of gone) next.delete(id)
+    for (const r of put) next.set(r.id, r)
+    return next
+  }
+  const show = (put: { recipes?: readonly StoredRecipe[]; versions?: readonly Version[] }) => {
+    if (put.recipes?.length) recipeMap.value = changed(recipeMap.value, put.recipes)
+    if (put.versions?.length) versionMap.value = changed(versionMap.value, put.versions)
+  }
+  const hide = (ids: { recipes?: readonly string[]; versions?: readonly string[] }) => {
+    if (ids.recipes?.length) recipeMap.value = changed(recipeMap.value, [], ids.recipes)
+    if (ids.versions?.length) versionMap.value = changed(versionMap.value, [], ids.versions)
+  }
+
+  /** Writes, or keeps in memory and says so where the disk refuses; either way what was done is seen at once after. */
+  async function write(what: string, work: () => Promise<unknown>, now: { recipes?: StoredRecipe[]; versions?: Version[] } = {}) {
     try {
       await work()
-      if (fallback.version) memory.delete(fallback.version.id)
+      for (const v of now.versions ?? []) memory.delete(v.id)
       if (!memory.size) trouble.value = null
     } catch {
-      if (fallback.version) memory.set(fallback.version.id, fallback.version)
-      if (fallback.recipe && !recipes.value.some((r) => r.id === fallback.recipe!.id)) recipes.value = [fallback.recipe, ...recipes.value]
-      if (fallback.version) versions.value = [...versions.value.filter((v) => v.id !== fallback.version!.id), fallback.version]
+      for (const v of now.versions ?? []) memory.set(v.id, v)
       trouble.value = {
         message: `${what} could not be written to this browser’s storage: it is full or switched off. Your work is kept while this tab stays open. Download it now to be safe.`,
         unsaved: memory.size,
       }
     }
+    show(now)
   }
+
+  const putAll = (r: readonly StoredRecipe[], v: readonly Version[]) =>
+    database.transaction('rw', database.recipes, database.versions, async () => {
+      await database.recipes.bulkPut(r)
+      await database.versions.bulkPut(v)
+    })
+  const deleteAll = (recipeIds: readonly string[], versionIds: readonly string[]) =>
+    database.transaction('rw', database.recipes, database.versions, async () => {
+      await database.versions.bulkDelete([...versionIds])
+      await database.recipes.bulkDelete([...recipeIds])
+    })
 
   async function load() {
     try {
@@ -63,17 +95,28 @@ export const useShelf = defineStore('shelf', () => {
         unsaved: 0,
       }
     }
-    liveQuery(() => Promise.all([database.recipes.toArray(), database.versions.toArray()])).subscribe({
-      next: ([r, v]) => {
-        const unsaved = [...memory.values()].filter((m) => !v.some((x) => x.id === m.id))
-        recipes.value = r.sort((a, b) => b.updatedAt - a.updatedAt)
-        versions.value = [...v.map((x) => memory.get(x.id) ?? x), ...unsaved]
-        loaded.value = true
+    const ready = new Set<string>()
+    const told = (which: string) => {
+      ready.add(which)
+      if (ready.size === 2) loaded.value = true
+    }
+    follow(
+      database.recipes,
+      (put, gone) => {
+        if (put.length || gone.length) recipeMap.value = changed(recipeMap.value, put, gone)
+        told('recipes')
       },
-      error: () => {
-        loaded.value = true
+      () => told('recipes'),
+    )
+    follow(
+      database.versions,
+      (put, gone) => {
+        const fresh = put.filter((v) => !memory.has(v.id))
+        if (fresh.length || gone.length) versionMap.value = changed(versionMap.value, fresh, gone)
+        told('versions')
       },
-    })
+      () => told('versions'),
+    )
   }
 
   /** Sample recipes that nobody has worked on: a second after its making, only a baker changes one. */
@@ -81,84 +124,98 @@ export const useShelf = defineStore('shelf', () => {
     recipes.value.filter((r) => r.sample && (versionsOf.value.get(r.id) ?? []).every((v) => v.updatedAt < r.createdAt + 1000)),
   )
 
-  /** Takes the sample recipes off the shelf, but for those that the baker has worked on. */
-  async function removeSamples() {
-    const ids = untouchedSamples.value.map((r) => r.id)
-    await write(
-      'The removal',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.versions.where('recipeId').anyOf(ids).delete()
-          await database.recipes.bulkDelete(ids)
-        }),
-      {},
-    )
+  /** Takes recipes off the shelf with all their versions; undo puts them back as they were. */
+  async function takeOff(label: string, list: readonly StoredRecipe[]) {
+    const kept = { recipes: list.map(plain), versions: list.flatMap((r) => plain(versionsOf.value.get(r.id) ?? [])) }
+    const ids = { recipes: kept.recipes.map((r) => r.id), versions: kept.versions.map((v) => v.id) }
+    const off = async () => {
+      await write('The removal', () => deleteAll(ids.recipes, ids.versions))
+      hide(ids)
+    }
+    await off()
+    useHistory().did({
+      label,
+      undo: () => write('The recipe', () => putAll(kept.recipes, kept.versions), kept),
+      redo: off,
+    })
   }
+
+  const remove = async (recipeId: string) => {
+    const recipe = recipeMap.value.get(recipeId)
+    if (recipe) await takeOff(`“${recipe.title}” taken off the shelf`, [recipe])
+  }
+  /** Takes the sample recipes off the shelf, but for those that the baker has worked on. */
+  const removeSamples = () => takeOff('the sample kitchen taken away', untouchedSamples.value)
 
   /** Puts the sample recipes back as they were given. */
   async function bringSamples() {
     const samples = await readSamples()
-    await write(
-      'The sample kitchen',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.recipes.bulkPut(samples.recipes)
-          await database.versions.bulkPut(samples.versions)
-        }),
-      {},
-    )
+    await write('The sample kitchen', () => putAll(samples.recipes, samples.versions), samples)
   }
 
   async function addSamples() {
     const samples = await readSamples()
-    await database.transaction('rw', database.recipes, database.versions, database.settings, async () => {
+    await database.transaction('rw', [database.recipes, database.versions, database.settings, database.stock, database.tins], async () => {
       // A second tab may have been faster.
       if (await database.settings.get('seeded')) return
       await database.recipes.bulkPut(samples.recipes)
       await database.versions.bulkPut(samples.versions)
+      await database.stock.bulkPut(samples.stock)
+      await database.tins.bulkPut(samples.tins)
       await database.settings.put({ key: 'seeded', value: true })
     })
   }
 
-  /** Reads pasted text (or a recipe file's text) and puts it on the shelf. Returns its version. */
-  async function bring(content: string): Promise<Version> {
-    const kitchen = useKitchen()
-    const trimmed = content.trim()
-    const foreign = trimmed.startsWith('<') || /^[[{]/.test(trimmed)
-    const parsed = await ask('parse', foreign ? { jsonld: trimmed, region: kitchen.region } : { text: content, region: kitchen.region })
+  const newVersion = (recipeId: string, parsed: ParsedRecipe, at: number, more: Partial<Version> = {}): Version => ({
+    id: newId(),
+    recipeId,
+    parentId: null,
+    name: 'As given',
+    recipe: parsed.recipe,
+    questions: parsed.questions,
+    source: '',
+    goals: [],
+    schools: [],
+    note: '',
+    bakedAt: null,
+    boxes: [],
+    createdAt: at,
+    updatedAt: at,
+    ...more,
+  })
+
+  /** Puts what was read on the shelf, in order. */
+  async function place(read: readonly ParsedRecipe[], more: Partial<Version> = {}): Promise<Version[]> {
     const at = Date.now()
-    const recipe: StoredRecipe = { id: newId(), title: parsed.recipe.title, sample: false, createdAt: at, updatedAt: at }
-    const version: Version = {
+    const stored = read.map((p, i): StoredRecipe => ({
       id: newId(),
-      recipeId: recipe.id,
-      parentId: null,
-      name: 'As given',
-      recipe: parsed.recipe,
-      questions: parsed.questions,
-      source: foreign ? '' : content,
-      goals: [],
-      schools: [],
-      note: '',
-      createdAt: at,
-      updatedAt: at,
-    }
-    await write(
-      'The recipe',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.recipes.add(recipe)
-          await database.versions.add(version)
-        }),
-      { recipe, version },
-    )
-    if (!versionById(version.id)) {
-      recipes.value = [recipe, ...recipes.value]
-      versions.value = [...versions.value, version]
-    }
-    return version
+      title: p.recipe.title,
+      sample: false,
+      createdAt: at - i,
+      updatedAt: at - i,
+    }))
+    const fresh = read.map((p, i) => plain(newVersion(stored[i]!.id, p, at - i, more)))
+    await write(fresh.length === 1 ? 'The recipe' : `The ${fresh.length} recipes`, () => putAll(stored, fresh), {
+      recipes: stored,
+      versions: fresh,
+    })
+    return fresh
   }
 
-  async function bringFile(file: File): Promise<Version> {
+  /** Reads pasted text (or a file's text) and puts its recipes on the shelf. */
+  async function bring(content: string): Promise<Version[]> {
+    const { recipes: read } = await ask('import', { content, ...useCupboard().common() })
+    const source = read.length === 1 && !/^\s*[<[{]/.test(content) ? content : ''
+    return place(read, { source })
+  }
+
+  /** A recipe made on screen rather than read, such as one that starts from a box. */
+  const bringRecipe = async (text: string, boxes: BoxLabel[] = []): Promise<Version> => {
+    const parsed = await ask('parse', { text, ...useCupboard().common(), boxes })
+    return (await place([parsed], { source: text, boxes }))[0]!
+  }
+
+  async function bringFile(file: File): Promise<Version[]> {
     if (file.size > MOST_FILE_BYTES)
       throw new Error(`“${file.name}” is ${Math.round(file.size / 1e6)} MB: that is no recipe. Nothing was taken from it.`)
     const text = await file.text()
@@ -167,76 +224,61 @@ export const useShelf = defineStore('shelf', () => {
     return bring(text)
   }
 
-  async function update(version: Version, recipe: Recipe, questions: Version['questions']) {
-    const next: Version = plain({ ...version, recipe, questions, updatedAt: Date.now() })
-    versions.value = versions.value.map((v) => (v.id === next.id ? next : v))
-    await write(
-      'The change',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.versions.put(next)
-          if (next.parentId === null) await database.recipes.update(next.recipeId, { title: next.recipe.title, updatedAt: next.updatedAt })
-        }),
-      { version: next },
-    )
+  /** Writes a version through. One that was baked is left alone: its child takes the change. */
+  async function put(version: Version): Promise<void> {
+    const next: Version = plain({ ...version, updatedAt: Date.now() })
+    const recipe = recipeMap.value.get(next.recipeId)
+    const stored = recipe && { ...recipe, updatedAt: next.updatedAt, ...(next.parentId === null && { title: next.recipe.title }) }
+    show({ versions: [next] })
+    await write('The change', () => putAll(stored ? [stored] : [], [next]), { recipes: stored ? [stored] : [], versions: [next] })
+  }
+
+  const update = (version: Version, recipe: Recipe, questions: Version['questions']) => put({ ...version, recipe, questions })
+
+  /** Adds a child to a version. */
+  async function addChild(parent: Version, more: Partial<Version>): Promise<Version> {
+    const at = Date.now()
+    const child: Version = plain({
+      ...newVersion(parent.recipeId, { recipe: parent.recipe, questions: [] }, at),
+      parentId: parent.id,
+      boxes: parent.boxes,
+      goals: parent.goals,
+      schools: parent.schools,
+      ...more,
+    })
+    const recipe = recipeMap.value.get(parent.recipeId)
+    const stored = recipe ? [{ ...recipe, updatedAt: at }] : []
+    await write('The version', () => putAll(stored, [child]), { recipes: stored, versions: [child] })
+    return child
   }
 
   /** Saves an answer of the bench as a child of the version it came from. */
-  async function saveOption(parent: Version, option: Option, goals: string[]): Promise<Version> {
-    const at = Date.now()
-    const version: Version = {
-      id: newId(),
-      recipeId: parent.recipeId,
-      parentId: parent.id,
-      name: option.title,
-      recipe: plain(option.recipe),
-      questions: [],
-      source: '',
-      goals: [...goals],
-      schools: [...option.schools],
-      note: '',
-      createdAt: at,
-      updatedAt: at,
+  const saveOption = (parent: Version, option: Option, goals: string[]): Promise<Version> =>
+    addChild(parent, { name: option.title, recipe: option.recipe, goals: [...goals], schools: [...option.schools] })
+
+  /** Takes one version away; its children become children of its parent. */
+  async function removeVersion(version: Version) {
+    const kept = plain(version)
+    const children = (versionsOf.value.get(version.recipeId) ?? []).filter((v) => v.parentId === version.id)
+    const moved = children.map((v) => plain({ ...v, parentId: version.parentId, updatedAt: Date.now() }))
+    const off = async () => {
+      await write(
+        'The removal',
+        () =>
+          database.transaction('rw', database.versions, async () => {
+            await database.versions.delete(version.id)
+            await database.versions.bulkPut(moved)
+          }),
+        { versions: moved },
+      )
+      hide({ versions: [version.id] })
     }
-    await write(
-      'The version',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.versions.add(version)
-          await database.recipes.update(parent.recipeId, { updatedAt: at })
-        }),
-      { version },
-    )
-    // Shown once it is written (or known to be in memory only), so that what is seen survives a reload.
-    if (!versionById(version.id)) versions.value = [...versions.value, version]
-    return version
-  }
-
-  async function remove(recipeId: string) {
-    const recipe = recipes.value.find((r) => r.id === recipeId)
-    if (!recipe) return
-    lastRemoved.value = { recipe: plain(recipe), versions: plain(versionsOf.value.get(recipeId) ?? []) }
-    await write(
-      'The removal',
-      () =>
-        database.transaction('rw', database.recipes, database.versions, async () => {
-          await database.versions.where({ recipeId }).delete()
-          await database.recipes.delete(recipeId)
-        }),
-      {},
-    )
-  }
-
-  async function restore() {
-    const back = lastRemoved.value
-    if (!back) return
-    const put = () =>
-      database.transaction('rw', database.recipes, database.versions, async () => {
-        await database.recipes.put(back.recipe)
-        await database.versions.bulkPut(back.versions)
-      })
-    await write('The recipe', put, { recipe: back.recipe, version: back.versions[0] })
-    lastRemoved.value = null
+    await off()
+    useHistory().did({
+      label: `version “${version.name}” removed`,
+      undo: () => write('The version', () => putAll([], [kept, ...children.map(plain)]), { versions: [kept, ...children] }),
+      redo: off,
+    })
   }
 
   return {
@@ -246,14 +288,16 @@ export const useShelf = defineStore('shelf', () => {
     versionById,
     loaded,
     trouble,
-    lastRemoved,
     load,
     bring,
+    bringRecipe,
     bringFile,
+    put,
     update,
+    addChild,
     saveOption,
+    removeVersion,
     remove,
-    restore,
     untouchedSamples,
     removeSamples,
     bringSamples,

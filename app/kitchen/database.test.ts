@@ -1,0 +1,36 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { describe, expect, it } from 'vitest'
+import { KitchenDatabase } from './database'
+
+describe('the kitchen’s database', () => {
+  it('takes a kitchen of the first schema with everything in it', async () => {
+    const name = 'kitchen-of-old'
+    const old = new Dexie(name)
+    old.version(1).stores({ recipes: 'id, title, updatedAt', versions: 'id, recipeId, parentId, updatedAt', settings: 'key' })
+    const recipe = { id: 'r', title: 'Bun', sample: false, createdAt: 1, updatedAt: 2 }
+    const version = {
+      id: 'v',
+      recipeId: 'r',
+      parentId: null,
+      name: 'As given',
+      recipe: { title: 'Bun' },
+      note: 'good',
+      createdAt: 1,
+      updatedAt: 2,
+    }
+    await old.table('recipes').add(recipe)
+    await old.table('versions').add(version)
+    await old.table('settings').add({ key: 'region', value: 'us' })
+    old.close()
+
+    const now = new KitchenDatabase(name)
+    expect(await now.recipes.toArray()).toEqual([recipe])
+    expect(await now.versions.toArray()).toEqual([{ ...version, bakedAt: null, boxes: [] }])
+    expect(await now.settings.get('region')).toEqual({ key: 'region', value: 'us' })
+    expect(await now.stock.count()).toBe(0)
+    await now.stock.put({ id: 'flour-plain', grams: 500, bestBefore: null, note: '', updatedAt: 3 })
+    expect(await now.stock.get('flour-plain')).toMatchObject({ grams: 500 })
+    now.close()
+  })
+})

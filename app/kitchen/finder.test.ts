@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../../core/contract/handle'
+import { shortOf } from '../../core/recipe/stock'
+import type { Version } from './database'
+import { fits, needsMet } from './finder'
+
+const version = (text: string, more: Partial<Version> = {}): Version => ({
+  id: text,
+  recipeId: text,
+  parentId: null,
+  name: 'As given',
+  recipe: answer('parse', { text, region: 'uk' }).recipe,
+  questions: [],
+  source: '',
+  goals: [],
+  schools: [],
+  note: '',
+  bakedAt: null,
+  boxes: [],
+  createdAt: 0,
+  updatedAt: 0,
+  ...more,
+})
+const sponge = version('Pier sponge\n200 g plain flour\n200 g butter\n4 eggs', { note: 'for the lifeboat crew' })
+const bun = version('Jetty bun\n200 g rice flour\n100 ml oat milk\n1 tsp baking powder')
+const anything = { words: '', need: null, now: false }
+const yes = () => true
+
+describe('finding on the shelf', () => {
+  it('by title, ingredient, note, in any order of words', () => {
+    expect(fits([sponge], { ...anything, words: 'BUTTER pier' }, yes)).toBe(true)
+    expect(fits([sponge], { ...anything, words: 'lifeboat' }, yes)).toBe(true)
+    expect(fits([sponge], { ...anything, words: 'walnut' }, yes)).toBe(false)
+  })
+
+  it('by need, in any version of the recipe', () => {
+    expect([...needsMet(bun)]).toEqual(expect.arrayContaining(['eggless', 'vegan', 'gluten-free']))
+    expect(fits([sponge], { ...anything, need: 'vegan' }, yes)).toBe(false)
+    expect(fits([sponge, bun], { ...anything, need: 'vegan' }, yes)).toBe(true)
+    // One version must meet everything that is asked.
+    expect(fits([sponge, bun], { ...anything, need: 'vegan', words: 'butter' }, yes)).toBe(false)
+  })
+
+  it('by what the cupboard holds', () => {
+    const stock = new Map<string, number | null>([
+      ['flour-rice', 500],
+      ['oat-milk', 1000],
+      ['baking-powder', null],
+    ])
+    const bakeable = (v: Version) => shortOf(v.recipe, stock).short.length === 0
+    expect(fits([bun], { ...anything, now: true }, bakeable)).toBe(true)
+    expect(fits([sponge], { ...anything, now: true }, bakeable)).toBe(false)
+  })
+})
