@@ -1,15 +1,29 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { useCupboard } from '~/stores/cupboard'
+import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
 const kitchen = useKitchen()
 const shelf = useShelf()
+const cupboard = useCupboard()
+const history = useHistory()
 const ready = ref(false)
 onMounted(async () => {
   await kitchen.load()
+  await cupboard.load()
   await shelf.load()
   ready.value = true
   void navigator.storage?.persist?.().catch(() => false)
+})
+// In a field the browser's own undo takes back typing; everywhere else deeds are taken back.
+useEventListener(document, 'keydown', (e: KeyboardEvent) => {
+  if (!(e.ctrlKey || e.metaKey) || (e.target as HTMLElement).closest('input, textarea, [role=dialog]')) return
+  const key = e.key.toLowerCase()
+  if (key !== 'z' && key !== 'y') return
+  e.preventDefault()
+  void (key === 'z' && !e.shiftKey ? history.undo() : history.redo())
 })
 </script>
 

@@ -11,7 +11,10 @@ const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
 const open = (title) => async (page) => page.getByRole('link', { name: title, exact: true }).first().click()
-const press = (name) => async (page) => page.getByRole('button', { name, exact: true }).click()
+const press =
+  (name, role = 'button') =>
+  async (page) =>
+    page.getByRole(role, { name, exact: true }).first().click()
 const settled = async (page) => {
   await page.waitForLoadState('networkidle')
   await page.waitForTimeout(700)
@@ -43,6 +46,12 @@ const VIEWS = {
     size: DESK,
     steps: [open('Poppy-seed loaf'), settled, press('Kitchen line'), settled, async (page) => page.keyboard.type('no')],
   },
+  editor: { size: DESK, steps: [open('Coffee-hazelnut layers'), settled, press('Edit')] },
+  'editor-phone': { size: PHONE, steps: [open('Coffee-hazelnut layers'), settled, press('Edit')] },
+  cupboard: { size: DESK, steps: [press('Cupboard', 'link'), settled, press('plain flour')] },
+  'cupboard-phone': { size: PHONE, steps: [press('Cupboard', 'link')] },
+  box: { size: DESK, steps: [press('Start from a box'), press('type its label')] },
+  names: { size: DESK, steps: [open('Yogurt and soda'), settled, press('names and notes')] },
   card: { size: DESK, steps: [...eggless, press('Save and take the card')] },
 }
 

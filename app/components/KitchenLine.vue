@@ -72,7 +72,7 @@ function key(e: KeyboardEvent) {
 useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, select, [role=dialog]')) return
   const soon = Date.now() - leader < LEADER_HOLDS
-  if (soon && (e.key === 's' || e.key === 'b')) actions.value.find((a) => a.keys === `g ${e.key}`)?.run()
+  if (soon && ['s', 'b', 'c'].includes(e.key)) actions.value.find((a) => a.keys === `g ${e.key}`)?.run()
   else if (e.key === '.') open.value = true
   else if (e.key === '?') keysOpen.value = true
   leader = e.key === 'g' ? Date.now() : 0
@@ -84,24 +84,13 @@ const KEYS = [
   ['?', 'this list'],
   ['g s', 'to the shelf'],
   ['g b', 'to the bench'],
-  ['Ctrl Z', 'undo on the bench'],
-  ['Ctrl Y', 'redo on the bench'],
+  ['g c', 'to the cupboard'],
+  ['Ctrl Z', 'undo, wherever it was done'],
+  ['Ctrl Y', 'redo'],
+  ['Alt ↑ ↓', 'move the line that is being typed'],
+  ['Enter', 'set a line down and go to the next'],
   ['Esc', 'close what is open'],
 ] as const
-const jobs = (i: Ingredient): string => {
-  const p = i.per100 as Record<string, number>
-  const parts = [
-    ['water', p.water],
-    ['fat', p.fat],
-    ['starch', p.starch],
-    ['protein', p.protein],
-    ['fibre', p.fibre],
-  ] as [string, number][]
-  return parts
-    .filter(([, g]) => g >= 0.5)
-    .map(([name, g]) => `${name} ${Math.round(g * 10) / 10} g`)
-    .join(', ')
-}
 </script>
 
 <template>
@@ -136,15 +125,7 @@ const jobs = (i: Ingredient): string => {
       </li>
     </ul>
     <p v-if="!rows.length" class="quiet">Nothing of that name: try one word of it.</p>
-    <div v-if="shown" class="look" role="status">
-      <strong>{{ shown.name }}</strong> <span class="quiet">{{ shown.names.slice(0, 4).join(' · ') }}</span>
-      <p class="small">In 100 g: {{ jobs(shown) || 'nothing that counts' }}. Drinks {{ shown.waterDemand }} g of water a gram.</p>
-      <p class="small">
-        Holds {{ shown.allergens.join(', ') || 'none of the listed allergens'
-        }}<template v-if="shown.labels.length">; some brands hold {{ shown.labels.join(', ') }}</template
-        >. Source: {{ shown.source }}.
-      </p>
-    </div>
+    <IngredientFacts v-if="shown" :ingredient="shown" class="facts" role="status" />
   </ElDialog>
   <ElDialog v-model="keysOpen" title="Keys" width="min(520px, 94vw)">
     <dl>
@@ -194,10 +175,8 @@ kbd {
   border-radius: 8px;
   padding: 0 8px;
 }
-.look {
+.facts {
   margin-top: 10px;
-  display: grid;
-  gap: 4px;
 }
 dl {
   display: grid;

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import IconPin from '~icons/ph/push-pin-bold'
-import IconBan from '~icons/ph/prohibit-bold'
 import IconPencil from '~icons/ph/pencil-simple-bold'
 import type { OptionLine } from '../../core/reformulate/option'
 import { mixRows, threads } from '~/composables/useThreads'
@@ -10,8 +8,25 @@ const props = defineProps<{
   comparing: boolean
   pins: Record<string, number | 'keep'>
   avoided: string[]
+  /** The most there is, g, by ingredient. */
+  atMost: Record<string, number>
+  fromCupboard: boolean
 }>()
-defineEmits<{ pin: [ingredient: string, grams: number]; avoid: [ingredient: string]; edit: [] }>()
+defineEmits<{
+  pin: [ingredient: string, grams: number]
+  avoid: [ingredient: string]
+  limit: [ingredient: string, grams: number | null]
+  cupboard: []
+  edit: []
+}>()
+/** How amounts are shown and written back. */
+const measures = defineModel<'own' | 'weight' | 'us' | 'metric'>('measures', { required: true })
+const MEASURES = [
+  { id: 'own', label: 'as written' },
+  { id: 'weight', label: 'by weight' },
+  { id: 'us', label: 'US cups' },
+  { id: 'metric', label: 'metric cups' },
+] as const
 
 const ROW = 66
 const GAP = 76
@@ -34,9 +49,26 @@ const moved = (l: OptionLine) => {
   <section class="panel mix" aria-labelledby="mix-title">
     <header>
       <h2 id="mix-title">
-        The mix <span class="quiet small">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span>
+        The mix <span class="quiet small said">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span>
       </h2>
-      <button class="push edit" type="button" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit text</button>
+      <span class="heads">
+        <button
+          class="chip"
+          type="button"
+          :aria-pressed="fromCupboard"
+          title="Only what is in the cupboard, and no more of it"
+          @click="$emit('cupboard')"
+        >
+          from the cupboard
+        </button>
+        <label
+          ><span class="visually-hidden">Amounts</span
+          ><select v-model="measures">
+            <option v-for="m in MEASURES" :key="m.id" :value="m.id">{{ m.label }}</option>
+          </select></label
+        >
+        <button class="push edit" type="button" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit</button>
+      </span>
     </header>
     <div v-if="avoided.length" class="avoided small">
       Left out by you:
@@ -78,28 +110,17 @@ const moved = (l: OptionLine) => {
                 <span v-else class="quiet small">{{ r.left?.why[0]?.message ?? 'out' }}</span>
               </div>
               <div class="tools">
-                <template v-if="r.right && r.right.to > 0">
-                  <button
-                    v-if="comparing"
-                    class="round"
-                    type="button"
-                    :aria-pressed="r.right.ingredient in pins"
-                    :aria-label="`Hold ${r.right.name} at ${grams(r.right.to)} g`"
-                    :title="`Hold at ${grams(r.right.to)} g`"
-                    @click="$emit('pin', r.right.ingredient, r.right.to)"
-                  >
-                    <IconPin />
-                  </button>
-                  <button
-                    class="round"
-                    type="button"
-                    :aria-label="`Do without ${r.right.name}`"
-                    title="Do without it"
-                    @click="$emit('avoid', r.right.ingredient)"
-                  >
-                    <IconBan />
-                  </button>
-                </template>
+                <RowTools
+                  v-if="r.right && r.right.to > 0"
+                  :name="r.right.name"
+                  :grams="grams(r.right.to)"
+                  :pinned="r.right.ingredient in pins"
+                  :at-most="atMost[r.right.ingredient] ?? null"
+                  :comparing="comparing"
+                  @pin="$emit('pin', r.right.ingredient, r.right.to)"
+                  @avoid="$emit('avoid', r.right.ingredient)"
+                  @limit="(g) => $emit('limit', r.right!.ingredient, g)"
+                />
               </div>
             </li>
           </ul>
@@ -111,6 +132,7 @@ const moved = (l: OptionLine) => {
 
 <style scoped>
 .mix {
+  container-type: inline-size;
   display: flex;
   flex-direction: column;
   min-height: 0;
@@ -123,6 +145,30 @@ header {
 }
 h2 {
   font-size: 1.2rem;
+}
+/* Where two columns need the room, the title alone says it. */
+@container (max-width: 620px) {
+  .said {
+    display: none;
+  }
+}
+.heads {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+.heads select,
+.heads .chip {
+  min-height: 36px;
+  padding: 0 10px;
+  font-size: 0.9rem;
+  border-radius: 12px;
+}
+.heads select {
+  border: 2px solid var(--rim);
+  background: var(--enamel);
 }
 .edit {
   min-height: 36px;
@@ -155,7 +201,7 @@ h3 {
 }
 .threads {
   position: absolute;
-  left: calc((100% - 76px - 80px) * 0.42);
+  left: calc((100% - 76px - 44px) * 0.42);
   top: 0;
   overflow: visible;
 }
@@ -172,7 +218,7 @@ h3 {
   gap: 0;
 }
 .comparing .row {
-  grid-template-columns: calc((100% - 76px - 80px) * 0.42) 76px 1fr 80px;
+  grid-template-columns: calc((100% - 76px - 44px) * 0.42) 76px 1fr 44px;
   height: 66px;
 }
 .was,
@@ -212,15 +258,9 @@ h3 {
   -webkit-box-orient: vertical;
   overflow: hidden;
 }
-.tools .round {
-  width: 40px;
-}
 .tools {
   display: flex;
   justify-content: flex-end;
-}
-.tools .round[aria-pressed='true'] {
-  color: var(--beet);
 }
 @media (max-width: 700px) {
   .threads,
@@ -228,7 +268,7 @@ h3 {
     display: none;
   }
   .comparing .row {
-    grid-template-columns: 0.72fr 1fr 80px;
+    grid-template-columns: 0.72fr 1fr 44px;
     border-bottom: 1px solid var(--hair);
     height: auto;
     padding: 4px 0;

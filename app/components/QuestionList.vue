@@ -2,7 +2,11 @@
 import type { Question, Recipe } from '../../core/recipe/recipe'
 
 const props = defineProps<{ questions: Question[]; recipe: Recipe }>()
-const emit = defineEmits<{ answer: [index: number, value: string]; dismiss: [index: number] }>()
+const emit = defineEmits<{
+  answer: [index: number, value: string]
+  dismiss: [index: number]
+  label: [name: string, part: number, line: number]
+}>()
 const typed = ref<Record<number, string>>({})
 
 const lineOf = (q: Question) => (q.part === null || q.line === null ? '' : (props.recipe.parts[q.part]?.lines[q.line]?.text ?? ''))
@@ -32,6 +36,14 @@ function send(i: number) {
             /></label>
             <button class="push" type="submit">Set</button>
           </form>
+          <button
+            v-if="q.about === 'ingredient' && q.part !== null && q.line !== null"
+            class="chip"
+            type="button"
+            @click="emit('label', recipe.parts[q.part]?.lines[q.line]?.named ?? '', q.part, q.line)"
+          >
+            from its label
+          </button>
           <button class="push" type="button" @click="emit('dismiss', i)">
             {{ q.about === 'ingredient' ? 'Leave it out of the sums' : 'Leave as it is' }}
           </button>

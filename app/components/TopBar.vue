@@ -1,31 +1,74 @@
 <script setup lang="ts">
+import IconUndo from '~icons/ph/arrow-u-up-left-bold'
+import IconRedo from '~icons/ph/arrow-u-up-right-bold'
 import IconMoon from '~icons/ph/moon-bold'
 import IconSearch from '~icons/ph/magnifying-glass-bold'
 import IconSun from '~icons/ph/sun-bold'
+import { useMediaQuery } from '@vueuse/core'
 import { REGIONS } from '../../core/measure/region'
 import { useKitchenLine } from '~/composables/useKitchenLine'
+import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
 
 const kitchen = useKitchen()
 const line = useKitchenLine()
+const history = useHistory()
 const route = useRoute()
+/** Room for every place side by side, and for the measures beside them. */
+const wide = useMediaQuery('(min-width: 1000px)')
 const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
 const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
 const places = computed(() => [
   { to: '/', label: 'Shelf', here: route.path === '/' },
   ...(kitchen.lastVersion ? [{ to: `/bench/${kitchen.lastVersion}`, label: 'Bench', here: route.path.startsWith('/bench') }] : []),
+  { to: '/cupboard', label: 'Cupboard', here: route.path === '/cupboard' },
 ])
 </script>
 
 <template>
   <header class="bar">
     <NuxtLink to="/" class="name" aria-label="Kind Crumb, to the shelf">kind<span class="dot" aria-hidden="true" />crumb</NuxtLink>
-    <nav aria-label="Places">
+    <nav v-if="wide" aria-label="Places">
       <NuxtLink v-for="p in places" :key="p.to" :to="p.to" :class="{ here: p.here }" :aria-current="p.here ? 'page' : undefined">{{
         p.label
       }}</NuxtLink>
     </nav>
-    <label class="region">
+    <nav v-else aria-label="Places">
+      <Flap v-slot="{ close }" :label="places.find((p) => p.here)?.label ?? 'Go to'" name="Places" left>
+        <div class="menu">
+          <NuxtLink
+            v-for="p in places"
+            :key="p.to"
+            :to="p.to"
+            :class="{ here: p.here }"
+            :aria-current="p.here ? 'page' : undefined"
+            @click="close"
+            >{{ p.label }}</NuxtLink
+          >
+        </div>
+      </Flap>
+    </nav>
+    <button
+      class="round"
+      type="button"
+      aria-label="Undo"
+      :title="history.next ? `Undo ${history.next}` : 'Nothing to undo'"
+      :disabled="!history.past.length"
+      @click="history.undo()"
+    >
+      <IconUndo />
+    </button>
+    <button
+      class="round"
+      type="button"
+      aria-label="Redo"
+      :title="history.again ? `Redo ${history.again}` : 'Nothing to redo'"
+      :disabled="!history.future.length"
+      @click="history.redo()"
+    >
+      <IconRedo />
+    </button>
+    <label v-if="wide" class="region">
       <span class="visually-hidden">Measures and names of</span>
       <select v-model="kitchen.region">
         <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }} kitchen</option>
@@ -87,6 +130,13 @@ nav a {
   color: var(--ink);
   font-weight: 600;
 }
+.menu {
+  display: grid;
+  gap: 2px;
+}
+.menu a {
+  min-height: 48px;
+}
 nav a:hover {
   background: var(--mist);
 }
@@ -106,6 +156,9 @@ nav a.here {
   width: 40px;
   height: 40px;
 }
+.bar .round:disabled {
+  opacity: 0.35;
+}
 @media (max-width: 700px) {
   .bar {
     padding: 6px 10px;
@@ -119,16 +172,6 @@ nav a.here {
     width: 8px;
     height: 8px;
     margin-inline: 1px;
-  }
-  nav {
-    gap: 0;
-  }
-  nav a {
-    padding: 0 6px;
-  }
-  .region select {
-    width: 74px;
-    padding: 0;
   }
   .bar .round {
     width: 36px;

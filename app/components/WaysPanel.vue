@@ -2,8 +2,8 @@
 import type { Option } from '../../core/reformulate/option'
 import { wayKey } from '~/stores/bench'
 
-const props = defineProps<{ options: Option[]; current: Option | null; busy: boolean }>()
-defineEmits<{ try: [option: Option]; compare: [] }>()
+const props = defineProps<{ options: Option[]; current: Option | null; busy: boolean; tried: number }>()
+defineEmits<{ try: [option: Option]; compare: []; stop: [] }>()
 
 const side = (o: Option, about: string) => o.sides.find((s) => s.about === about)?.message ?? ''
 /** The first school names the way; what goes with it stands below, small. */
@@ -24,9 +24,11 @@ const flag = (o: Option) => {
   <section class="panel ways" aria-labelledby="ways-title" :aria-busy="busy">
     <header>
       <h2 id="ways-title">
-        Ways <span class="quiet small">{{ options.length }} fit</span>
+        Ways
+        <span class="quiet small">{{ busy && tried ? `${tried} tried, ${options.length} so far` : `${options.length} fit` }}</span>
       </h2>
-      <button v-if="options.length > 1" class="push" type="button" @click="$emit('compare')">Side by side</button>
+      <button v-if="busy && tried" class="push" type="button" @click="$emit('stop')">Enough</button>
+      <button v-else-if="options.length > 1" class="push" type="button" @click="$emit('compare')">Side by side</button>
     </header>
     <ol class="list" tabindex="0" aria-labelledby="ways-title">
       <li v-for="o in options" :key="o.id">

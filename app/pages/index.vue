@@ -1,44 +1,61 @@
 <script setup lang="ts">
 import IconClipboard from '~icons/ph/clipboard-text-bold'
+import IconBox from '~icons/ph/package-bold'
 import IconFile from '~icons/ph/file-arrow-up-bold'
 import IconSearch from '~icons/ph/magnifying-glass-bold'
-import { HARD_NEEDS, suits, type HardNeed } from '../../core/pantry/ingredient'
-import { ingredientOf } from '../../core/pantry/pantry'
+import { useIntersectionObserver } from '@vueuse/core'
+import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { useBringing } from '~/composables/useBringing'
+import { fits, needsMet } from '~/kitchen/finder'
 import { NEEDS } from '~/stores/bench'
+import { useCupboard } from '~/stores/cupboard'
+import { useHistory } from '~/stores/history'
 import { useShelf } from '~/stores/shelf'
-import type { Version } from '~/kitchen/database'
+import type { StoredRecipe, Version } from '~/kitchen/database'
 import { downloadAll } from '~/kitchen/download'
 
 useHead({ title: 'Shelf · Kind Crumb' })
 const shelf = useShelf()
-const { bringText, bringFiles, reading } = useBringing()
+const cupboard = useCupboard()
+const history = useHistory()
+const router = useRouter()
+const { bringText, bringFiles, reading, arrived } = useBringing()
 const pasted = ref('')
 const search = ref('')
 const need = ref<HardNeed | null>(null)
+const now = ref(false)
+const boxOpen = ref(false)
+const removed = ref('')
 
-/** Whether a version meets a need as far as its lines tell; label checks count as met here and are named on the bench. */
-const meets = (v: Version, n: HardNeed) =>
-  v.recipe.parts.every((p) =>
-    p.lines.every((l) => {
-      const i = ingredientOf(l.ingredient)
-      return !i || suits(i, n) !== 'never'
-    }),
-  )
-const shown = computed(() => {
-  const q = search.value.trim().toLowerCase()
-  return shelf.recipes.filter((r) => {
-    const versions = shelf.versionsOf.get(r.id) ?? []
-    if (need.value && !versions.some((v) => meets(v, need.value!))) return false
-    return (
-      !q ||
-      r.title.toLowerCase().includes(q) ||
-      versions.some((v) => v.recipe.parts.some((p) => p.lines.some((l) => l.text.toLowerCase().includes(q))))
-    )
-  })
-})
+const bakeable = (v: Version) => {
+  const { short, unknown } = cupboard.shortFor(v.recipe)
+  return short.length === 0 && unknown === 0
+}
+const meets = (v: Version, n: HardNeed) => needsMet(v).has(n)
+const found = computed(() =>
+  shelf.recipes.filter((r) => fits(shelf.versionsOf.get(r.id) ?? [], { words: search.value, need: need.value, now: now.value }, bakeable)),
+)
+/** Rows are made as they are scrolled to: a full shelf has thousands. */
+const CHUNK = 40
+const many = ref(CHUNK)
+const shown = computed(() => found.value.slice(0, many.value))
+watch([search, need, now], () => (many.value = CHUNK))
+const end = ref<HTMLElement | null>(null)
+useIntersectionObserver(end, ([e]) => e?.isIntersecting && (many.value += CHUNK), { rootMargin: '900px' })
 const needs = NEEDS.filter((n) => (HARD_NEEDS as readonly string[]).includes(n.id))
 
+async function remove(r: StoredRecipe) {
+  await shelf.remove(r.id)
+  removed.value = r.title
+}
+async function putBack() {
+  removed.value = ''
+  await history.undo()
+}
+async function fromBox(text: string, boxes: Version['boxes']) {
+  const version = await shelf.bringRecipe(text, boxes)
+  await router.push(`/bench/${version.id}`)
+}
 async function take() {
   if (await bringText(pasted.value)) pasted.value = ''
 }
@@ -78,19 +95,29 @@ function pick(event: Event) {
           /></label>
         </div>
       </form>
-      <p class="quiet small">Or drop a text, a recipe file or a saved web page anywhere on this page.</p>
+      <button class="push" type="button" @click="boxOpen = true"><IconBox aria-hidden="true" /> Start from a box</button>
+      <p class="quiet small">
+        Or drop texts, recipe files or saved web pages anywhere on this page, many at once. In one text, a line of dashes parts recipes.
+      </p>
+      <BoxSheet v-model="boxOpen" @start="fromBox" />
     </section>
 
     <section class="rows" aria-labelledby="on-shelf">
       <div class="tools">
         <h2 id="on-shelf">
-          On the shelf <span class="quiet">{{ shelf.recipes.length }}</span>
+          On the shelf
+          <span class="quiet">{{
+            found.length === shelf.recipes.length ? found.length : `${found.length} of ${shelf.recipes.length}`
+          }}</span>
         </h2>
         <label class="search"
           ><IconSearch aria-hidden="true" /><span class="visually-hidden">Search recipes and ingredients</span
           ><input v-model="search" type="search" placeholder="Title or ingredient"
         /></label>
         <div class="needs" role="group" aria-label="Show what somebody can eat">
+          <button class="chip" type="button" :aria-pressed="now" title="Everything that it wants is in the cupboard" @click="now = !now">
+            can bake now
+          </button>
           <button
             v-for="n in needs"
             :key="n.id"
@@ -103,10 +130,11 @@ function pick(event: Event) {
           </button>
         </div>
       </div>
-      <div v-if="shelf.lastRemoved" class="look undo" role="status">
-        “{{ shelf.lastRemoved.recipe.title }}” was taken off the shelf.
-        <button class="push" type="button" @click="shelf.restore()">Put it back</button>
+      <div v-if="removed" class="look undo" role="status">
+        “{{ removed }}” was taken off the shelf.
+        <button class="push" type="button" @click="putBack">Put it back</button>
       </div>
+      <p v-if="arrived" class="look undo" role="status">{{ arrived }} recipes are on the shelf, the newest first.</p>
       <ul v-if="shown.length">
         <RecipeRow
           v-for="r in shown"
@@ -115,16 +143,17 @@ function pick(event: Event) {
           :versions="shelf.versionsOf.get(r.id) ?? []"
           :need="need"
           :meets="meets"
-          @remove="shelf.remove(r.id)"
+          @remove="remove(r)"
         />
       </ul>
       <p v-else class="panel empty">
         <template v-if="shelf.recipes.length"
           >Nothing on the shelf fits.
-          <button class="push" type="button" @click="((search = ''), (need = null))">Show everything</button></template
+          <button class="push" type="button" @click="((search = ''), (need = null), (now = false))">Show everything</button></template
         >
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
+      <div ref="end" aria-hidden="true" />
       <div v-if="shelf.loaded" class="whole small">
         <button v-if="shelf.versions.length" class="plain" type="button" @click="downloadAll(shelf.versions)">Download all recipes</button>
         <button v-if="shelf.untouchedSamples.length" class="plain" type="button" @click="shelf.removeSamples()">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import IconUndo from '~icons/ph/arrow-u-up-left-bold'
-import IconRedo from '~icons/ph/arrow-u-up-right-bold'
-import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import { modelOf } from '../../../core/balance/metrics'
 import type { OptionLine } from '../../../core/reformulate/option'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
+import { inMeasures } from '../../../core/tin/scale'
 import { downloadJsonLd, downloadText } from '~/kitchen/download'
 import { verdictOf } from '~/kitchen/verdict'
 import { NEEDS, useBench } from '~/stores/bench'
+import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
@@ -17,8 +17,14 @@ const router = useRouter()
 const bench = useBench()
 const shelf = useShelf()
 const kitchen = useKitchen()
+const cupboard = useCupboard()
 const missing = ref(false)
+/** The mix as lines to type in, and all of it as one text. */
 const editing = ref(false)
+const asText = ref(false)
+const line = ref(false)
+const packet = ref<{ open: boolean; name: string; part: number; line: number }>({ open: false, name: '', part: 0, line: 0 })
+const boxOpen = ref(false)
 const comparing = ref(false)
 const versionsApart = ref(false)
 const problem = ref('')
@@ -29,17 +35,26 @@ const face = ref<'ways' | 'mix' | 'balance' | 'method'>('mix')
 async function show() {
   const v = shelf.versionById(String(route.params.id))
   missing.value = shelf.loaded && !v
-  if (v && bench.version?.id !== v.id) await bench.open(v)
+  if (v && bench.version?.id !== v.id) {
+    editing.value = false
+    await bench.open(v)
+  }
 }
 watch([() => route.params.id, () => shelf.loaded], show, { immediate: true })
-watch([() => kitchen.region, () => kitchen.measures, () => kitchen.tools], () => void bench.compute())
+watch(
+  [() => kitchen.region, () => kitchen.measures, () => kitchen.tools, () => kitchen.altitudeM, () => cupboard.own],
+  () => void bench.compute(),
+)
 useHead({ title: () => `${bench.setup.recipe.title || 'Bench'} · Kind Crumb` })
 
 const family = computed(() => shelf.versionsOf.get(bench.version?.recipeId ?? '') ?? [])
 const verdict = computed(() => verdictOf(bench.balance, bench.answer, bench.option))
 const shownOption = computed(() => (bench.wanted ? bench.option : null))
+const given = computed(() =>
+  kitchen.measures === 'own' ? bench.setup.recipe : inMeasures(bench.setup.recipe, kitchen.measures, kitchen.region),
+)
 const givenLines = computed<OptionLine[]>(() =>
-  bench.setup.recipe.parts.flatMap((p, partIndex) =>
+  given.value.parts.flatMap((p, partIndex) =>
     p.lines.map((l) => {
       const i = ingredientOf(l.ingredient)
       return {
@@ -70,6 +85,20 @@ const labels = computed(() => shownOption.value?.labels ?? [])
 const cautions = computed(() => shownOption.value?.cautions ?? bench.balance?.cautions ?? [])
 const dirty = computed(() => Boolean(shownOption.value?.lines.some((l) => l.status !== 'kept')))
 
+/** Where the box of this recipe stands, for its label. */
+const boxId = computed(
+  () => bench.setup.recipe.parts.flatMap((p) => p.lines).find((l) => l.ingredient?.startsWith('cake-mix'))?.ingredient ?? null,
+)
+const boxLabel = computed(() => bench.setup.boxes.find((b) => b.ingredient === boxId.value) ?? null)
+function describe(name: string, part: number, at: number) {
+  packet.value = { open: true, name, part, line: at }
+}
+/** A described packet is known now: its line is read again. */
+async function described() {
+  const { part, line: at } = packet.value
+  const text = bench.setup.recipe.parts[part]?.lines[at]?.text
+  if (text) await guarded(() => bench.editing.line(part, at, text))
+}
 async function guarded(work: () => Promise<unknown>) {
   problem.value = ''
   try {
@@ -90,16 +119,6 @@ async function toCard() {
   else await router.push(`/card/${bench.version!.id}`)
 }
 
-useEventListener(document, 'keydown', (e: KeyboardEvent) => {
-  if (!(e.ctrlKey || e.metaKey) || (e.target as HTMLElement).closest('input, textarea')) return
-  if (e.key === 'z' && !e.shiftKey) {
-    e.preventDefault()
-    void bench.undo()
-  } else if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) {
-    e.preventDefault()
-    void bench.redo()
-  }
-})
 const FACES = [
   { id: 'mix', label: 'Mix' },
   { id: 'ways', label: 'Ways' },
@@ -131,6 +150,9 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
               >
             </template>
             <button v-if="family.length > 1" class="apart" type="button" @click="versionsApart = true">compare</button>
+            <button class="apart" type="button" @click="line = true">names and notes</button>
+            <span v-if="bench.version.bakedAt" class="tag">baked: a change makes a new version</span>
+            <span v-if="kitchen.altitudeM >= 300" class="tag">at {{ kitchen.altitudeM }} m</span>
             <span v-if="familyName" class="quiet">{{ familyName }}</span>
           </nav>
         </div>
@@ -156,14 +178,6 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
               @sweetener="bench.setSweetener"
             />
           </div>
-          <div class="steps">
-            <button class="round" type="button" aria-label="Undo" title="Undo" :disabled="!bench.past.length" @click="bench.undo()">
-              <IconUndo />
-            </button>
-            <button class="round" type="button" aria-label="Redo" title="Redo" :disabled="!bench.future.length" @click="bench.redo()">
-              <IconRedo />
-            </button>
-          </div>
         </div>
       </header>
 
@@ -174,7 +188,13 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         :recipe="bench.setup.recipe"
         @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))"
         @dismiss="(i) => bench.dismissQuestion(i)"
+        @label="describe"
       />
+      <p v-if="boxId" class="box small">
+        <span>{{ boxLabel ? 'Sums follow the label of your box.' : 'A typical box of its kind.' }}</span>
+        <button class="push" type="button" @click="boxOpen = true">{{ boxLabel ? 'Its label' : 'Type its label' }}</button>
+        <span v-if="bench.balance?.boxes">{{ bench.balance.boxes.message }}</span>
+      </p>
 
       <div v-if="narrow" class="faces" role="tablist" aria-label="Parts of the bench">
         <button v-for="f in faces" :key="f.id" role="tab" type="button" :aria-selected="face === f.id" @click="face = f.id">
@@ -183,12 +203,24 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       </div>
 
       <div class="work" :class="{ deciding: bench.options.length }">
+        <MixEditor
+          v-if="editing && visible('mix')"
+          @done="editing = false"
+          @text="asText = true"
+          @problem="(m) => (problem = m)"
+          @label="describe"
+        />
         <MixPanel
-          v-if="visible('mix')"
+          v-else-if="visible('mix')"
+          v-model:measures="kitchen.measures"
           :lines="lines"
           :comparing="!!shownOption"
           :pins="bench.setup.pin"
           :avoided="bench.setup.avoid"
+          :at-most="bench.setup.atMost"
+          :from-cupboard="bench.setup.fromCupboard"
+          @limit="bench.limit"
+          @cupboard="bench.toggleCupboard"
           @pin="bench.togglePin"
           @avoid="bench.toggleAvoid"
           @edit="editing = true"
@@ -206,6 +238,8 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           :options="bench.options"
           :current="shownOption"
           :busy="bench.busy"
+          :tried="bench.progress?.tried ?? 0"
+          @stop="bench.stop"
           @try="bench.tryWay"
           @compare="comparing = true"
         />
@@ -258,7 +292,14 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
     </footer>
 
     <p class="visually-hidden" role="status">{{ said }}</p>
-    <TextEditor v-model="editing" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
+    <TextEditor v-model="asText" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
+    <VersionSheet v-model="line" :versions="family" :current="bench.version.id" @compare="versionsApart = true" />
+    <PacketSheet v-model="packet.open" :name="packet.name" @saved="described" />
+    <BoxSheet
+      v-model="boxOpen"
+      :given="boxLabel ?? (boxId ? { ingredient: boxId, label: { servingGrams: 43 } } : null)"
+      @label="(b) => bench.editing.boxes([...bench.setup.boxes.filter((x) => x.ingredient !== b.ingredient), b])"
+    />
     <CompareVersions v-model="versionsApart" :versions="family" :current="bench.version.id" />
     <CompareWays v-model="comparing" :options="bench.options" @try="bench.tryWay" />
   </div>
@@ -325,6 +366,21 @@ h1 {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
+.tag {
+  padding: 2px 10px;
+  border-radius: 9px;
+  background: var(--butter-soft);
+}
+.box {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+.box .push {
+  min-height: 36px;
+  padding: 0 12px;
+}
 .needs {
   display: flex;
   gap: 10px;
@@ -335,12 +391,6 @@ h1 {
   gap: 6px;
   align-items: center;
   flex-wrap: wrap;
-}
-.steps {
-  display: flex;
-}
-.steps .round:disabled {
-  opacity: 0.35;
 }
 .work {
   display: grid;

@@ -8,11 +8,13 @@ import { writeNumber } from '../../../core/measure/number'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import type { Line } from '../../../core/recipe/recipe'
 import { downloadText } from '~/kitchen/download'
+import { needsMet } from '~/kitchen/finder'
 import { wishWords } from '~/kitchen/wishes'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
 const route = useRoute()
+const router = useRouter()
 const shelf = useShelf()
 const kitchen = useKitchen()
 const version = computed(() => shelf.versionById(String(route.params.id)))
@@ -51,6 +53,12 @@ const label = (l: Line) => {
   const i = ingredientOf(l.ingredient)
   return i ? nameOf(i, kitchen.region) : l.text
 }
+/** The label that stands by the plate, in place of the card; it has an address of its own. */
+const asLabel = computed({
+  get: () => route.query.as === 'label',
+  set: (now) => void router.replace({ query: now ? { as: 'label' } : {} }),
+})
+const met = computed(() => (version.value ? HARD_NEEDS.filter((n) => needsMet(version.value!).has(n)).map((n) => NEED_WORDS[n]) : []))
 const print = () => window.print()
 </script>
 
@@ -60,9 +68,20 @@ const print = () => window.print()
     <div class="tools">
       <NuxtLink class="push" :to="`/bench/${version.id}`">Back to the bench</NuxtLink>
       <button class="push" type="button" @click="downloadText(version.recipe)">As text</button>
+      <span class="faces" role="group" aria-label="What to print">
+        <button class="chip" type="button" :aria-pressed="!asLabel" @click="asLabel = false">card</button>
+        <button class="chip" type="button" :aria-pressed="asLabel" @click="asLabel = true">label for the plate</button>
+      </span>
       <button class="push main" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
     </div>
-    <article class="card panel">
+    <article v-if="asLabel" class="plate panel">
+      <h1>{{ version.recipe.title }}</h1>
+      <p class="asked">{{ met.join(' · ') || 'for everybody who may eat what is below' }}</p>
+      <p><strong>Contains</strong> {{ allergens.join(', ') || 'none of the listed allergens, as far as its lines tell' }}</p>
+      <p v-if="labels.length" class="small">By the labels of: {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}.</p>
+      <p class="small">Baked in a home kitchen that also uses other ingredients. Not certified: ask the baker.</p>
+    </article>
+    <article v-else class="card panel">
       <header>
         <h1>{{ version.recipe.title }}</h1>
         <p class="version">
@@ -143,6 +162,24 @@ const print = () => window.print()
 }
 .card {
   padding: 24px 30px;
+}
+.faces {
+  display: flex;
+  gap: 6px;
+}
+.plate {
+  justify-self: center;
+  width: min(460px, 100%);
+  text-align: center;
+  display: grid;
+  gap: 10px;
+  padding: 26px 28px;
+}
+.asked {
+  color: var(--beet);
+  font-size: 1.5rem;
+  font-weight: 700;
+  line-height: 1.15;
 }
 h1 {
   font-size: 2.1rem;
@@ -233,6 +270,11 @@ footer {
     box-shadow: none;
     padding: 0;
     color: #000;
+  }
+  .plate {
+    box-shadow: none;
+    color: #000;
+    width: 105mm;
   }
 }
 </style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { onClickOutside, onKeyStroke } from '@vueuse/core'
+import IconCaret from '~icons/ph/caret-down-bold'
+
+/** A button with a small sheet under it, closed by Escape or a tap beside it. */
+defineProps<{ label: string; name: string; pressed?: boolean; wide?: boolean; left?: boolean }>()
+const open = ref(false)
+const root = ref<HTMLElement | null>(null)
+const opener = ref<HTMLButtonElement | null>(null)
+onClickOutside(root, () => (open.value = false))
+onKeyStroke('Escape', () => {
+  if (!open.value) return
+  open.value = false
+  opener.value?.focus()
+})
+const close = () => (open.value = false)
+</script>
+
+<template>
+  <div ref="root" class="flap">
+    <button ref="opener" class="chip" type="button" :aria-expanded="open" :aria-pressed="pressed" @click="open = !open">
+      <span class="said">{{ label }}</span> <IconCaret aria-hidden="true" />
+    </button>
+    <div v-if="open" class="panel sheet" :class="{ left }" role="group" :aria-label="name"><slot :close="close" /></div>
+  </div>
+</template>
+
+<style scoped>
+.flap {
+  position: relative;
+}
+.said {
+  max-width: 190px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.sheet {
+  position: absolute;
+  right: 0;
+  top: calc(100% + 8px);
+  z-index: 20;
+  width: min(430px, calc(100vw - 54px));
+  max-height: 70vh;
+  overflow-y: auto;
+  box-shadow: 0 10px 28px rgb(13 33 29 / 30%);
+}
+.sheet.left {
+  right: auto;
+  left: 0;
+}
+@media (max-width: 860px) {
+  .sheet {
+    right: auto;
+    left: 0;
+  }
+}
+</style>

@@ -1,0 +1,254 @@
+<script setup lang="ts">
+import { REGIONS } from '../../core/measure/region'
+import type { IngredientAnswer } from '../../core/contract/ingredients'
+import { ask } from '~/kitchen/core'
+import type { OwnPacket } from '~/kitchen/database'
+import { useCupboard } from '~/stores/cupboard'
+import { useKitchen } from '~/stores/kitchen'
+
+useHead({ title: 'Cupboard · Kind Crumb' })
+const cupboard = useCupboard()
+const kitchen = useKitchen()
+const route = useRoute()
+const router = useRouter()
+const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
+const TOOLS = [
+  { id: 'mixed', label: 'as recipes say' },
+  { id: 'scale', label: 'a scale for all' },
+  { id: 'cups', label: 'cups and spoons' },
+] as const
+
+const query = ref('')
+const found = shallowRef<IngredientAnswer[]>([])
+const shown = shallowRef<IngredientAnswer | null>(null)
+const sheet = ref(false)
+const packet = shallowRef<OwnPacket | null>(null)
+const newName = ref('')
+
+watch(query, async (q) => {
+  if (q.trim().length < 2) {
+    found.value = []
+    return
+  }
+  const { ingredients } = await ask('ingredients', { query: q, region: kitchen.region })
+  if (q === query.value) found.value = ingredients.slice(0, 6)
+})
+/** An ingredient has an address of its own, so that it can be linked to. */
+async function look(id: string) {
+  const { ingredients } = await ask('ingredients', { query: id.replace(/-/g, ' '), region: kitchen.region })
+  shown.value = ingredients.find((i) => i.id === id) ?? null
+  found.value = []
+  query.value = ''
+}
+watch(
+  () => route.query.about,
+  (id) => (typeof id === 'string' && id ? void look(id) : (shown.value = null)),
+  { immediate: true },
+)
+const about = (id: string) => router.replace({ query: { about: id } })
+function edit(p: OwnPacket | null, name = '') {
+  packet.value = p
+  newName.value = name
+  sheet.value = true
+}
+const metres = computed({
+  get: () => String(kitchen.altitudeM),
+  set: (text: string) => {
+    const m = Math.round(Number(text))
+    if (Number.isFinite(m)) kitchen.altitudeM = Math.max(-400, Math.min(6000, m))
+  },
+})
+const offset = computed({
+  get: () => String(kitchen.oven.offsetC),
+  set: (text: string) => {
+    const c = Math.round(Number(text))
+    if (Number.isFinite(c)) kitchen.oven.offsetC = Math.max(-60, Math.min(60, c))
+  },
+})
+</script>
+
+<template>
+  <div class="cupboard">
+    <StockList :looked="shown?.id ?? null" @look="about" @unknown="(name: string) => edit(null, name)" />
+    <div class="side">
+      <section class="panel" aria-labelledby="about-title">
+        <h2 id="about-title">What does it do?</h2>
+        <label class="ask"
+          ><span class="visually-hidden">Ingredient</span
+          ><input v-model="query" type="search" maxlength="80" placeholder="egg, xanthan, buttermilk …"
+        /></label>
+        <ul v-if="found.length" class="found">
+          <li v-for="i in found" :key="i.id">
+            <button class="chip" type="button" @click="about(i.id)">{{ i.name }}</button>
+          </li>
+        </ul>
+        <IngredientFacts v-if="shown" :ingredient="shown" />
+        <p v-else-if="!found.length" class="quiet small">
+          Tap anything in the house, or type a name: what it does in a cake, what can be used instead, whose label to read.
+        </p>
+      </section>
+      <TinShelf />
+      <section class="panel" aria-labelledby="own-title">
+        <h2 id="own-title">Packets of your own</h2>
+        <ul class="own">
+          <li v-for="p in cupboard.own" :key="p.id">
+            <button class="plain" type="button" @click="edit(p)">{{ p.name }}</button>
+            <span class="small quiet">{{ p.contains?.length ? `holds ${p.contains.join(', ')}` : 'no listed allergen' }}</span>
+            <button
+              class="push"
+              type="button"
+              :aria-label="`Forget ${p.name}`"
+              @click="cupboard.set(`“${p.name}” forgotten`, 'own', p.id, null)"
+            >
+              Forget
+            </button>
+          </li>
+        </ul>
+        <p v-if="!cupboard.own.length" class="quiet small">
+          Something that the pantry does not know, from its label: a spread, a protein powder, a blend.
+        </p>
+        <button class="push" type="button" @click="edit(null)">Describe one</button>
+      </section>
+      <section class="panel kitchen" aria-labelledby="kitchen-title">
+        <h2 id="kitchen-title">This kitchen</h2>
+        <div class="set">
+          <span>Measures and names</span>
+          <select v-model="kitchen.region" aria-label="Measures and names">
+            <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }}</option>
+          </select>
+        </div>
+        <div class="set">
+          <span>Measured with</span>
+          <span class="row" role="group" aria-label="Measured with">
+            <button
+              v-for="t in TOOLS"
+              :key="t.id"
+              class="chip"
+              type="button"
+              :aria-pressed="kitchen.tools === t.id"
+              @click="kitchen.tools = t.id"
+            >
+              {{ t.label }}
+            </button>
+          </span>
+        </div>
+        <label class="set"
+          ><span>Above the sea <span class="quiet small">thin air lifts more and dries</span></span>
+          <span class="row"><input v-model.lazy="metres" inputmode="numeric" /> m</span></label
+        >
+        <div class="set">
+          <span>Oven</span>
+          <span class="row">
+            <button class="chip" type="button" :aria-pressed="!kitchen.oven.fan" @click="kitchen.oven.fan = false">no fan</button>
+            <button class="chip" type="button" :aria-pressed="kitchen.oven.fan" @click="kitchen.oven.fan = true">fan</button>
+          </span>
+        </div>
+        <label class="set"
+          ><span>It runs hotter than it says by <span class="quiet small">less than nothing: cooler</span></span>
+          <span class="row"><input v-model.lazy="offset" inputmode="numeric" /> °C</span></label
+        >
+        <label class="set wide"
+          ><span>Its ways</span
+          ><input v-model.lazy="kitchen.oven.note" class="long" maxlength="200" placeholder="browns on the left, slow to heat"
+        /></label>
+      </section>
+    </div>
+    <PacketSheet v-model="sheet" :packet="packet" :name="newName" />
+  </div>
+</template>
+
+<style scoped>
+.cupboard {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+.side {
+  display: grid;
+  gap: 14px;
+}
+h2 {
+  font-size: 1.2rem;
+}
+.ask input {
+  width: 100%;
+  min-height: 44px;
+  border: 2px solid var(--rim);
+  border-radius: 12px;
+  background: var(--enamel);
+  padding: 0 12px;
+  margin: 8px 0;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-bottom: 8px;
+}
+.own li {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 4px 12px;
+  align-items: center;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.own .plain {
+  font-weight: 650;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 36px;
+}
+.own + p,
+.own + .push {
+  margin: 8px 0;
+}
+.kitchen {
+  display: grid;
+  gap: 2px;
+}
+.set {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.set:last-child {
+  border-bottom: 0;
+}
+.row {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+.set input,
+.set select {
+  min-height: 40px;
+  width: 84px;
+  border: 2px solid var(--rim);
+  border-radius: 10px;
+  background: var(--enamel);
+  padding: 0 10px;
+  text-align: right;
+}
+.set select {
+  width: auto;
+  text-align: left;
+}
+.set .long {
+  flex: 1;
+  max-width: 260px;
+  width: 100%;
+  text-align: left;
+}
+@media (max-width: 860px) {
+  .cupboard {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
