@@ -1,6 +1,19 @@
 import { defineConfig } from '@playwright/test'
 
 const PORT = 4329
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost',
+]
+const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium'
+/** Text at 200 %, as a reader sets it in the browser. */
+const LARGE_TEXT = { executablePath, args: [...ARGS, '--blink-settings=defaultFontSize=32'] }
 
 /** End-to-end tests drive the built product in Debian's Chromium, with every address but this machine's cut off. */
 export default defineConfig({
@@ -17,23 +30,22 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://localhost:${PORT}`,
-    launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost',
-      ],
-    },
+    launchOptions: { executablePath, args: ARGS },
   },
   projects: [
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'tablet', use: { viewport: { width: 820, height: 1180 }, hasTouch: true }, testMatch: 'tasks.spec.ts' },
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    {
+      name: 'desk, large text',
+      use: { viewport: { width: 1280, height: 800 }, launchOptions: LARGE_TEXT },
+      testMatch: 'everywhere.spec.ts',
+    },
+    {
+      name: 'phone, large text',
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, launchOptions: LARGE_TEXT },
+      testMatch: 'everywhere.spec.ts',
+    },
   ],
   webServer: {
     command: 'node .output/server/index.mjs',

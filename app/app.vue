@@ -61,7 +61,7 @@ main {
   padding: 40px;
   text-align: center;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   main {
     padding: 0 10px 12px;
   }

@@ -58,7 +58,30 @@ export async function paste(page: Page, text: string): Promise<void> {
 
 /** On a phone the bench shows one face at a time. */
 export async function face(page: Page, name: 'Mix' | 'Ways' | 'Balance' | 'Method'): Promise<void> {
-  if (page.viewportSize()!.width <= 860) await page.getByRole('tab', { name }).click()
+  const tab = page.getByRole('tab', { name })
+  if ((await page.getByRole('tablist', { name: 'Parts of the bench' }).count()) > 0) await tab.click()
+}
+
+/** Goes to a place of the product, by the bar or by its menu. */
+export async function place(page: Page, name: string): Promise<void> {
+  const menu = page.getByRole('navigation', { name: 'Places' })
+  // Where there is no room for all places, or text is large, they stand in a menu.
+  if (await menu.getByRole('button').isVisible()) await menu.getByRole('button').click()
+  await menu.getByRole('link', { name }).click()
+  await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+}
+
+/** Nothing makes the page scroll sideways; what sticks out is named. */
+export async function expectNothingCutOff(page: Page): Promise<void> {
+  const cut = await page.evaluate(() => {
+    const { clientWidth, scrollWidth } = document.documentElement
+    if (scrollWidth <= clientWidth + 1) return []
+    return [...document.querySelectorAll<HTMLElement>('body *')]
+      .filter((e) => e.offsetParent && e.getBoundingClientRect().right > clientWidth + 1 && !e.closest('.visually-hidden'))
+      .map((e) => `${e.tagName.toLowerCase()}.${e.className}: ${e.textContent.trim().slice(0, 30)}`)
+      .slice(0, 8)
+  })
+  expect(cut).toEqual([])
 }
 
 /** Neither axe finds a barrier, nor does anything stick out past the edge of the screen. */

@@ -278,7 +278,7 @@ textarea {
   gap: 10px;
   flex-wrap: wrap;
 }
-@media (max-width: 760px) {
+@media (max-width: 47.5em) {
   .sheet {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -49,7 +49,7 @@ const close = () => (open.value = false)
   right: auto;
   left: 0;
 }
-@media (max-width: 860px) {
+@media (max-width: 53.75em) {
   .sheet {
     right: auto;
     left: 0;

@@ -139,7 +139,7 @@ fieldset .chip {
   min-height: 34px;
   padding: 0 10px;
 }
-@media (pointer: coarse), (max-width: 700px) {
+@media (pointer: coarse), (max-width: 43.75em) {
   input:not([type='checkbox']),
   fieldset .chip {
     min-height: 44px;

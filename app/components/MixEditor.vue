@@ -416,7 +416,7 @@ select {
   margin-top: 12px;
   min-height: 40px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .row {
     grid-template-columns: 24px minmax(0, 1fr) 54px 38px;
     border-bottom: 1px solid var(--hair);

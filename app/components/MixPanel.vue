@@ -147,7 +147,7 @@ h2 {
   font-size: 1.2rem;
 }
 /* Where two columns need the room, the title alone says it. */
-@container (max-width: 620px) {
+@container (max-width: 38.75em) {
   .said {
     display: none;
   }
@@ -262,7 +262,7 @@ h3 {
   display: flex;
   justify-content: flex-end;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .threads,
   .gap {
     display: none;

@@ -145,7 +145,7 @@ async function save() {
   gap: 10px;
   flex-wrap: wrap;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .who {
     grid-template-columns: 1fr;
   }

@@ -87,7 +87,7 @@ input {
 .push {
   min-height: 40px;
 }
-@media (max-width: 860px) {
+@media (max-width: 53.75em) {
   li {
     grid-template-columns: 1fr;
   }

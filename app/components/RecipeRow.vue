@@ -111,7 +111,7 @@ h3 a:hover {
   border-radius: 8px;
   padding: 4px 10px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .row {
     grid-template-columns: 1fr auto;
   }

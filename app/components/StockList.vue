@@ -284,7 +284,7 @@ li {
   grid-area: out;
   width: 40px;
 }
-@media (max-width: 560px) {
+@media (max-width: 35em) {
   .groups {
     columns: 1;
   }

@@ -84,7 +84,7 @@ li {
 li.asks {
   background: var(--butter-soft);
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .edit {
     grid-template-columns: 1fr;
   }

@@ -15,7 +15,7 @@ const line = useKitchenLine()
 const history = useHistory()
 const route = useRoute()
 /** Room for every place side by side, and for the measures beside them. */
-const wide = useMediaQuery('(min-width: 1000px)')
+const wide = useMediaQuery('(min-width: 62.5em)')
 const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
 const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
 const places = computed(() => [
@@ -97,6 +97,7 @@ const places = computed(() => [
   margin: 0 auto;
   padding: 6px 20px;
   min-height: 52px;
+  flex-wrap: wrap;
 }
 .name {
   font-family: var(--display);
@@ -159,7 +160,7 @@ nav a.here {
 .bar .round:disabled {
   opacity: 0.35;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .bar {
     padding: 6px 10px;
     gap: 2px;

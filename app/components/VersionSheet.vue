@@ -164,7 +164,7 @@ textarea {
   min-height: 38px;
   padding: 0 14px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   li {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -84,7 +84,7 @@ select {
   background: var(--enamel);
   padding: 0 8px;
 }
-@media (pointer: coarse), (max-width: 700px) {
+@media (pointer: coarse), (max-width: 43.75em) {
   .degree,
   select {
     min-height: 44px;

@@ -246,7 +246,7 @@ h2 {
   width: 100%;
   text-align: left;
 }
-@media (max-width: 860px) {
+@media (max-width: 53.75em) {
   .cupboard {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -267,7 +267,7 @@ textarea {
   justify-content: space-between;
   margin-bottom: 10px;
 }
-@media (max-width: 860px) {
+@media (max-width: 53.75em) {
   .shelf {
     grid-template-columns: 1fr;
   }

@@ -64,6 +64,8 @@ export const useBench = defineStore('bench', () => {
   const refusal = ref<string | null>(null)
   const busy = ref(false)
   let turn = 0
+  /** When this bench last wrote its version: what comes back of that is no news. */
+  let written = 0
   let search: Search | null = null
 
   const options = computed<Option[]>(() => (progress.value?.options.length ? progress.value.options : (answer.value?.options ?? [])))
@@ -88,6 +90,15 @@ export const useBench = defineStore('bench', () => {
     setup.value = { ...fresh(v), ...asksOf(v.id) }
     useKitchen().lastVersion = v.id
     await compute()
+  }
+
+  /** The record of the version changed elsewhere: in another tab, or on its sheet of names and notes. */
+  async function follow(v: Version) {
+    if (version.value?.id !== v.id) return
+    const moved =
+      JSON.stringify([v.recipe, v.questions, v.boxes]) !== JSON.stringify([setup.value.recipe, setup.value.questions, setup.value.boxes])
+    version.value = v
+    if (moved && v.updatedAt > written) await open(v)
   }
 
   const common = () => {
@@ -214,6 +225,7 @@ export const useBench = defineStore('bench', () => {
     const v = version.value
     if (!v) return
     const shelf = useShelf()
+    written = Date.now() + 1
     await shelf.put({ ...v, recipe: setup.value.recipe, questions: setup.value.questions, boxes: setup.value.boxes })
     version.value = shelf.versionById(v.id) ?? v
   }
@@ -345,6 +357,7 @@ export const useBench = defineStore('bench', () => {
     busy,
     wanted,
     open,
+    follow,
     compute,
     change,
     toggleGoal,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { errorBody, Refusal } from '../refusal'
-import { answer, isVerb } from './handle'
+import { answer, answerInSteps, isVerb } from './handle'
 
 const refused = (verb: Parameters<typeof answer>[0], request: unknown): Refusal => {
   try {
@@ -93,5 +93,55 @@ describe('the contract', () => {
       }),
       { numRuns: 200 },
     )
+  })
+})
+
+describe('a packet of the baker’s own', () => {
+  const own = [
+    { id: 'own-spread', name: 'zorgle spread', kind: 'fat', label: { servingGrams: 100, fat: 70, carbs: 1 }, contains: ['milk'] },
+  ]
+  const text = 'Bun\n200 g plain flour\n120 g zorgle spread\n100 g sugar\n2 eggs\n2 tsp baking powder\n100 ml water'
+
+  it('is read by its name, weighed by its label, and given up for what it acts like', () => {
+    expect(answer('line', { text: '2 tbsp zorgle spread', region: 'uk', own }).lines[0]).toMatchObject({ ingredient: 'own-spread' })
+    const { metrics } = answer('balance', { text, region: 'uk', own })
+    expect(metrics.fatPct).toBeGreaterThan(42)
+    const { options } = answer('reformulate', { text, region: 'uk', own, goals: ['dairy-free'] })
+    expect(options.length).toBeGreaterThan(1)
+    for (const o of options) expect(o.lines.filter((l) => l.ingredient === 'own-spread' && l.to > 0)).toEqual([])
+  })
+
+  it('is known only to the request that brings it', () => {
+    expect(answer('line', { text: '2 tbsp zorgle spread', region: 'uk' }).lines[0]!.ingredient).not.toBe('own-spread')
+  })
+})
+
+describe('an answer in steps', () => {
+  const request = {
+    text: 'Sponge\n200 g butter\n200 g sugar\n4 eggs\n200 g flour\n2 tsp baking powder',
+    region: 'uk',
+    goals: ['vegan', 'gluten-free'],
+  }
+
+  it('ends with the same answer, having told how far it was', () => {
+    const steps = answerInSteps('reformulate', request)
+    let told = 0
+    let step = steps.next()
+    while (!step.done) {
+      expect(step.value.tried).toBeGreaterThanOrEqual(told)
+      told = step.value.tried
+      step = steps.next()
+    }
+    const whole = answer('reformulate', request)
+    expect(told).toBe(whole.timing.combinations)
+    expect(step.value.options.map((o) => o.title)).toEqual(whole.options.map((o) => o.title))
+  })
+
+  it('that is stopped gives the best it had, none of it breaking a need', () => {
+    const steps = answerInSteps('reformulate', request)
+    let step = steps.next()
+    for (let n = 0; !step.done; n++) step = steps.next(n > 20)
+    expect(step.value.options.length).toBeGreaterThan(0)
+    for (const o of step.value.options) expect(o.lines.filter((l) => /^(egg-(whole|white|yolk)|butter-unsalted|flour-plain)$/.test(l.ingredient) && l.to > 0)).toEqual([])
   })
 })

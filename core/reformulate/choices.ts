@@ -7,7 +7,7 @@ import type { ChangeSchool } from '../swaps/change'
 import type { SchoolId } from '../swaps/ids'
 import type { School } from '../swaps/school'
 import { CHANGES, SCHOOLS } from '../swaps/schools'
-import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS, type StandIn } from '../swaps/standins'
+import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, standInsFor, type StandIn } from '../swaps/standins'
 import { schoolForSweetener } from '../swaps/sugar/sweeteners'
 import { noLeavener, nudgeSchool, wantSchool } from '../swaps/want/wants'
 import { forbidden, type Rules } from './allowed'
@@ -154,7 +154,7 @@ function standInMenus(
           ? FLOUR_OUTSIDE_BATTER
           : undefined
       : undefined
-    const table = outside ?? STAND_INS[id] ?? []
+    const table = outside ?? standInsFor(p.ingredient)
     const must = forbidden(p.ingredient, rules)
     const insisted = table.some((t) => t.school !== null && named.has(t.school))
     if (!must && !insisted) continue

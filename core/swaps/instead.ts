@@ -1,7 +1,7 @@
 import { HARD_NEEDS, suits, type HardNeed, type Ingredient } from '../pantry/ingredient'
 import { need } from '../pantry/pantry'
 import { SCHOOLS } from './schools'
-import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS } from './standins'
+import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, standInsFor } from './standins'
 
 /** What can be used instead of an ingredient, and where it does for whom. */
 export interface Instead {
@@ -28,7 +28,7 @@ export function insteadOf(ingredient: Ingredient): Instead[] {
   const found: Instead[] = []
   const add = (brings: Instead['brings'], why: string, where: Instead['where']) =>
     found.push({ brings, why, where, opens: opens(brings.map((b) => b.ingredient)) })
-  for (const s of STAND_INS[ingredient.id] ?? [])
+  for (const s of standInsFor(ingredient))
     add(
       s.brings.map((b) => ({ ingredient: b.ingredient, gramsPer100: Math.round(100 * b.ratio) })),
       s.why,

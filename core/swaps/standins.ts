@@ -1,3 +1,4 @@
+import type { Ingredient, Kind } from '../pantry/ingredient'
 import type { SchoolId } from './ids'
 
 /** One way to take an ingredient's place weight for weight, or by the ratio that keeps its main component. */
@@ -146,3 +147,10 @@ export const EGG_OUTSIDE_BATTER: Readonly<Record<string, readonly StandIn[]>> = 
     { school: 'starch-gum', brings: [{ ingredient: 'cornstarch', ratio: 0.2 }], why: 'Cornflour sets what egg set: 10 g an egg.' },
   ],
 }
+
+/** What takes the place of a packet of the baker's own, which no table can name: by what it acts like. */
+const BY_KIND: Partial<Record<Kind, readonly StandIn[]>> = { fat: BUTTER, dairy: MILK, 'plant-dairy': MILK }
+
+/** What can stand in for an ingredient, best first; empty where nothing does. */
+export const standInsFor = (i: Ingredient): readonly StandIn[] =>
+  STAND_INS[i.id] ?? (i.id.startsWith('own-') ? BY_KIND[i.kind] : undefined) ?? []

@@ -29,7 +29,7 @@ const comparing = ref(false)
 const versionsApart = ref(false)
 const problem = ref('')
 const said = ref('')
-const narrow = useMediaQuery('(max-width: 860px)')
+const narrow = useMediaQuery('(max-width: 53.75em)')
 const face = ref<'ways' | 'mix' | 'balance' | 'method'>('mix')
 
 async function show() {
@@ -38,12 +38,20 @@ async function show() {
   if (v && bench.version?.id !== v.id) {
     editing.value = false
     await bench.open(v)
+  } else if (v) {
+    // Back from elsewhere: the kitchen may have moved, and the cupboard filled.
+    await bench.follow(v)
+    await bench.compute()
   }
 }
 watch([() => route.params.id, () => shelf.loaded], show, { immediate: true })
 watch(
   [() => kitchen.region, () => kitchen.measures, () => kitchen.tools, () => kitchen.altitudeM, () => cupboard.own],
   () => void bench.compute(),
+)
+watch(
+  () => shelf.versionById(String(route.params.id)),
+  (v) => v && void bench.follow(v),
 )
 useHead({ title: () => `${bench.setup.recipe.title || 'Bench'} · Kind Crumb` })
 
@@ -400,7 +408,7 @@ h1 {
 .work.deciding {
   grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr) minmax(0, 0.85fr);
 }
-@media (min-width: 861px) {
+@media (min-width: 53.8125em) {
   .work {
     height: max(440px, calc(100vh - 308px));
   }
@@ -506,7 +514,7 @@ h1 {
   background: var(--spruce-strong);
   color: var(--on-spruce);
 }
-@media (max-width: 860px) {
+@media (max-width: 53.75em) {
   /* In the hand the work scrolls and the verdict stays, with nothing hidden behind it. */
   .bench {
     display: flex;
@@ -565,7 +573,7 @@ h1 {
     padding: 0 12px;
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .words .small {
     -webkit-line-clamp: 1;
     line-clamp: 1;

@@ -250,7 +250,7 @@ footer {
   display: grid;
   gap: 4px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .card {
     padding: 16px;
   }
