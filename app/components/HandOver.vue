@@ -112,17 +112,21 @@ const drawn = computed(() => {
         </text>
       </g>
     </svg>
-    <table class="visually-hidden">
-      <caption>
-        Who takes over each job, by share
-      </caption>
-      <tbody>
-        <tr v-for="j in jobs" :key="j.job">
-          <th scope="row">{{ JOB_WORDS[j.job] }}</th>
-          <td>{{ j.takers.map((t) => `${nameOf(t.to)} ${pct(t.amount)}`).join(', ') }}{{ j.undone ? `, nobody ${pct(j.undone)}` : '' }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="visually-hidden">
+      <table>
+        <caption>
+          Who takes over each job, by share
+        </caption>
+        <tbody>
+          <tr v-for="j in jobs" :key="j.job">
+            <th scope="row">{{ JOB_WORDS[j.job] }}</th>
+            <td>
+              {{ j.takers.map((t) => `${nameOf(t.to)} ${pct(t.amount)}`).join(', ') }}{{ j.undone ? `, nobody ${pct(j.undone)}` : '' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <p v-for="u in option.undone.slice(0, 3)" :key="u.job" class="small quiet">{{ u.message }}.</p>
   </section>
 </template>

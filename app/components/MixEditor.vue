@@ -100,7 +100,8 @@ async function key(e: KeyboardEvent, part: number, line: number) {
   } else if (e.key === 'Enter') {
     e.preventDefault()
     await set(part, line, field.value)
-    await focus(at + 1)
+    // A baker who has gone on already is not called back.
+    if (document.activeElement === field || document.activeElement === document.body) await focus(at + 1)
   } else if (e.key === 'Escape' && typing.value) {
     e.stopPropagation()
     field.value = recipe.value.parts[part]?.lines[line]?.text ?? ''

@@ -139,9 +139,10 @@ const moved = (l: OptionLine) => {
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
-  gap: 10px;
+  gap: 6px 10px;
 }
 h2 {
   font-size: 1.2rem;

@@ -104,7 +104,8 @@ async function setAmount(s: Stock, typed: string) {
   const plain = /^[\d.,]+$/.test(t) && !counted ? `${t} g` : t.replace(/\s*eggs?$/, '')
   const { lines } = await ask('line', { text: `${plain} ${name}`, region: kitchen.region, own: cupboard.common().own })
   const grams = lines[0]?.grams.best ?? 0
-  if (!(grams > 0)) return void (problem.value = `“${typed}” is no amount: write it like 500 g, 2 cups or plenty.`)
+  // “A lot of” reads as one: an amount has a number in it.
+  if (!(grams > 0) || !/[\d¼-¾⅐-⅞]/.test(t)) return void (problem.value = `“${typed}” is no amount: write it like 500 g, 2 cups or plenty.`)
   await cupboard.set(`how much ${name}`, 'stock', s.id, { ...s, grams: Math.round(grams) })
 }
 const setDate = (s: Stock, value: string) =>

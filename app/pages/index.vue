@@ -6,7 +6,7 @@ import IconSearch from '~icons/ph/magnifying-glass-bold'
 import { useIntersectionObserver } from '@vueuse/core'
 import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { useBringing } from '~/composables/useBringing'
-import { fits, needsMet } from '~/kitchen/finder'
+import { fits, haystack, needsMet } from '~/kitchen/finder'
 import { NEEDS } from '~/stores/bench'
 import { useCupboard } from '~/stores/cupboard'
 import { useHistory } from '~/stores/history'
@@ -36,10 +36,24 @@ const found = computed(() =>
   shelf.recipes.filter((r) => fits(shelf.versionsOf.get(r.id) ?? [], { words: search.value, need: need.value, now: now.value }, bakeable)),
 )
 /** Rows are made as they are scrolled to: a full shelf has thousands. */
-const CHUNK = 40
+const CHUNK = 12
 const many = ref(CHUNK)
 const shown = computed(() => found.value.slice(0, many.value))
 watch([search, need, now], () => (many.value = CHUNK))
+/** The words of a full shelf are gathered while nobody waits, so that the first key typed is answered like any other. */
+function gather(from = 0) {
+  const all = shelf.versions
+  requestIdleCallback?.((idle) => {
+    let i = from
+    while (i < all.length && idle.timeRemaining() > 2) haystack(all[i++]!)
+    if (i < all.length) gather(i)
+  })
+}
+watch(
+  () => shelf.whole,
+  (now) => now && gather(),
+  { immediate: true },
+)
 const end = ref<HTMLElement | null>(null)
 useIntersectionObserver(end, ([e]) => e?.isIntersecting && (many.value += CHUNK), { rootMargin: '900px' })
 const needs = NEEDS.filter((n) => (HARD_NEEDS as readonly string[]).includes(n.id))
@@ -154,7 +168,7 @@ function pick(event: Event) {
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
       <div ref="end" aria-hidden="true" />
-      <div v-if="shelf.loaded" class="whole small">
+      <div v-if="shelf.whole" class="whole small">
         <button v-if="shelf.versions.length" class="plain" type="button" @click="downloadAll(shelf.versions)">Download all recipes</button>
         <button v-if="shelf.untouchedSamples.length" class="plain" type="button" @click="shelf.removeSamples()">
           Take the sample kitchen away

@@ -12,6 +12,9 @@ import { useHistory } from './history'
 /** Largest file taken as recipes; more is none, and reading it would block. */
 const MOST_FILE_BYTES = 5_000_000
 
+/** Recipes shown at once. */
+const NEWEST = 24
+
 export interface Trouble {
   message: string
   /** What could not be written and is only in memory. */
@@ -23,7 +26,9 @@ export const useShelf = defineStore('shelf', () => {
   // Records are replaced, never changed in place, and the store of the browser takes no reactive proxies.
   const recipeMap = shallowRef<ReadonlyMap<string, StoredRecipe>>(new Map())
   const versionMap = shallowRef<ReadonlyMap<string, Version>>(new Map())
+  /** The newest are there; with `whole`, all. */
   const loaded = ref(false)
+  const whole = ref(false)
   const trouble = ref<Trouble | null>(null)
   /** What could not be written: it lives while the tab does. */
   const memory = new Map<string, Version>()
@@ -95,10 +100,11 @@ export const useShelf = defineStore('shelf', () => {
         unsaved: 0,
       }
     }
+    await showNewest()
     const ready = new Set<string>()
     const told = (which: string) => {
       ready.add(which)
-      if (ready.size === 2) loaded.value = true
+      if (ready.size === 2) loaded.value = whole.value = true
     }
     follow(
       database.recipes,
@@ -117,6 +123,21 @@ export const useShelf = defineStore('shelf', () => {
       },
       () => told('versions'),
     )
+  }
+
+  /** What was worked on last is shown before a full shelf is read. */
+  async function showNewest() {
+    try {
+      const newest = await database.recipes.orderBy('updatedAt').reverse().limit(NEWEST).toArray()
+      const theirs = await database.versions
+        .where('recipeId')
+        .anyOf(newest.map((r) => r.id))
+        .toArray()
+      show({ recipes: newest, versions: theirs })
+      loaded.value = newest.length > 0
+    } catch {
+      // What cannot be read is said where the whole shelf is.
+    }
   }
 
   /** Sample recipes that nobody has worked on: a second after its making, only a baker changes one. */
@@ -287,6 +308,7 @@ export const useShelf = defineStore('shelf', () => {
     versionsOf,
     versionById,
     loaded,
+    whole,
     trouble,
     load,
     bring,

@@ -9,7 +9,7 @@ export type Reply<V extends Verb> = { ok: true; result: Answers[V] } | ({ ok: fa
 /** How long a search runs before it looks whether it was stopped, ms. */
 const SLICE = 12
 /** Progress is told at most so often, ms: more than a screen can show is noise. */
-const TELL = 60
+const TELL = 90
 
 /** What was asked of running searches: to make do with what they have, or to be forgotten. */
 const orders = new Map<number, 'stop' | 'drop'>()

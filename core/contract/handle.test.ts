@@ -142,6 +142,7 @@ describe('an answer in steps', () => {
     let step = steps.next()
     for (let n = 0; !step.done; n++) step = steps.next(n > 20)
     expect(step.value.options.length).toBeGreaterThan(0)
-    for (const o of step.value.options) expect(o.lines.filter((l) => /^(egg-(whole|white|yolk)|butter-unsalted|flour-plain)$/.test(l.ingredient) && l.to > 0)).toEqual([])
+    for (const o of step.value.options)
+      expect(o.lines.filter((l) => /^(egg-(whole|white|yolk)|butter-unsalted|flour-plain)$/.test(l.ingredient) && l.to > 0)).toEqual([])
   })
 })

@@ -13,10 +13,10 @@ import { searchPantry } from '../pantry/lookup'
 import { boxIngredient, estimateBox, type BoxEstimate, type Label } from '../pantry/box'
 import { ownIngredient, type OwnIngredient } from '../pantry/own'
 import { ingredientOf, withIngredients } from '../pantry/pantry'
+import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
 import type { Line, ParsedRecipe, Question, Recipe, Tin } from '../recipe/recipe'
-import { readTin } from '../recipe/tin'
 import { readGiven } from '../recipe/text'
 import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
@@ -24,6 +24,7 @@ import { reformulating, type Progress } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
+import type { BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
 
@@ -70,6 +71,8 @@ export interface Answers {
   uncertainty: Uncertainty
   line: LineAnswer
   scale: ScaleAnswer
+  tin: TinAnswer
+  bake: BakeAnswer
   import: { recipes: ParsedRecipe[] }
   box: BoxAnswer
 }
@@ -163,6 +166,16 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     return { factor, recipe: 'tins' in to ? { ...scaled, tins: [...to.tins] } : scaled }
   },
 
+  tin: (raw) => {
+    const request = checked<Common & Parameters<typeof answerTin>[0]>('tin', raw)
+    return answerTin({ ...request, recipe: request.batterGrams === undefined ? recipeOf(request).recipe : undefined })
+  },
+
+  bake: (raw) => {
+    const request = checked<Common & Parameters<typeof answerBake>[0]>('bake', raw)
+    return answerBake({ ...request, recipe: request.batterGrams === undefined ? recipeOf(request).recipe : undefined })
+  },
+
   import: (raw) => {
     const request = checked<{ content: string; region: Region }>('import', raw)
     return { recipes: readMany(request.content, request.region) }
@@ -222,13 +235,6 @@ function ended<T>(steps: Steps<T>): T {
   let step = steps.next()
   while (!step.done) step = steps.next()
   return step.value
-}
-
-function tinOf(tin: string | Tin, path: string): Tin {
-  if (typeof tin !== 'string') return tin
-  const read = readTin(tin)
-  if (!read) throw new Refusal('bad-request', `“${tin}” is no tin: write it like 20 cm round x2, 9x13 in or 12 cupcakes.`, path)
-  return read
 }
 
 /** The boxes and packets that a request describes by their labels. */

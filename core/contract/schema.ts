@@ -3,8 +3,9 @@ import { BANDED, CAKE_FAMILIES } from '../balance/families'
 import { REGIONS } from '../measure/region'
 import { TOOLS } from '../crumb/uncertainty'
 import { ALLERGENS, KINDS } from '../pantry/ingredient'
-import { ROLES, TIN_SHAPES } from '../recipe/recipe'
+import { MATERIALS, ROLES, TIN_SHAPES } from '../recipe/recipe'
 import { LONGEST_TEXT, MOST_LINES, TOO_LONG } from '../recipe/text'
+import { OVEN_MODES } from '../oven/surroundings'
 import { GOALS } from '../reformulate/goals'
 import { SCHOOL_IDS } from '../swaps/ids'
 
@@ -45,7 +46,11 @@ const tin = Joi.object({
     .required(),
   mm: Joi.object().pattern(Joi.string(), Joi.number().min(0).max(2000)).default({}),
   count: Joi.number().integer().min(1).max(500).default(1),
+  material: Joi.string().valid(...MATERIALS),
+  loose: Joi.boolean(),
 }).unknown(true)
+/** A tin in structured form, or as a baker writes it. */
+const anyTin = Joi.alternatives(shortText, tin)
 
 /** The structured form that `parse` returns. */
 export const recipeSchema = Joi.object({
@@ -130,6 +135,25 @@ const common = {
   own: Joi.array().items(ownPacket).max(100).default([]),
   family: Joi.string().valid(...CAKE_FAMILIES),
 }
+/** A recipe, or no more than the grams and the family of a batter. */
+const batterRequest = (more: Record<string, Joi.Schema>) =>
+  Joi.object({ ...source, ...common, batterGrams: Joi.number().greater(0).max(MOST_GRAMS), ...more })
+    .oxor('text', 'recipe', 'jsonld', 'batterGrams')
+    .or('text', 'recipe', 'jsonld', 'batterGrams')
+    .messages({
+      'object.missing': 'Give the recipe as text, as recipe or as jsonld, or batterGrams and family.',
+      'object.oxor': 'Give the batter once: as a recipe or as batterGrams.',
+    })
+const ovenSetting = Joi.object({
+  celsius: Joi.number().min(40).max(320).required(),
+  mode: Joi.string()
+    .valid(...OVEN_MODES)
+    .default('static'),
+  stages: Joi.array()
+    .items(Joi.object({ celsius: Joi.number().min(40).max(320).required(), minutes: Joi.number().greater(0).max(600).required() }))
+    .max(10),
+  offsetC: Joi.number().min(-60).max(60).default(0),
+})
 const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
   Joi.object({ ...source, ...common, ...more })
     .xor('text', 'recipe', 'jsonld')
@@ -189,8 +213,21 @@ export const SCHEMAS = {
         part: Joi.number().integer().min(0).required(),
         line: Joi.number().integer().min(0).required(),
       }),
-      Joi.object({ tins: Joi.array().items(Joi.alternatives(shortText, tin)).min(1).max(50).required() }),
+      Joi.object({ tins: Joi.array().items(anyTin).min(1).max(50).required() }),
     ).required(),
+  }),
+  tin: batterRequest({ from: Joi.array().items(anyTin).max(50), to: Joi.array().items(anyTin).min(1).max(50) }),
+  bake: batterRequest({
+    tin: anyTin,
+    oven: ovenSetting,
+    startC: Joi.number().min(-25).max(60).default(20),
+    lined: Joi.boolean().default(true),
+    strips: Joi.boolean().default(false),
+    foil: Joi.boolean().default(false),
+    physics: Joi.object({ evaporation: Joi.boolean().default(true), expansion: Joi.boolean().default(true) }).default({
+      evaporation: true,
+      expansion: true,
+    }),
   }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),

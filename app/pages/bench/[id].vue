@@ -34,7 +34,7 @@ const face = ref<'ways' | 'mix' | 'balance' | 'method'>('mix')
 
 async function show() {
   const v = shelf.versionById(String(route.params.id))
-  missing.value = shelf.loaded && !v
+  missing.value = shelf.whole && !v
   if (v && bench.version?.id !== v.id) {
     editing.value = false
     await bench.open(v)
@@ -44,7 +44,7 @@ async function show() {
     await bench.compute()
   }
 }
-watch([() => route.params.id, () => shelf.loaded], show, { immediate: true })
+watch([() => route.params.id, () => shelf.loaded, () => shelf.whole], show, { immediate: true })
 watch(
   [() => kitchen.region, () => kitchen.measures, () => kitchen.tools, () => kitchen.altitudeM, () => cupboard.own],
   () => void bench.compute(),
@@ -88,9 +88,12 @@ const familyName = computed(() => {
   const f = shownOption.value?.family ?? bench.balance?.family
   return f ? modelOf(f).title : ''
 })
-const steps = computed(() => shownOption.value?.method ?? bench.setup.recipe.method.map((text) => ({ text, changed: false, why: '' })))
+const steps = computed(() => later.value?.method ?? bench.setup.recipe.method.map((text) => ({ text, changed: false, why: '' })))
 const labels = computed(() => shownOption.value?.labels ?? [])
 const cautions = computed(() => shownOption.value?.cautions ?? bench.balance?.cautions ?? [])
+/** What is read after the decision is drawn after it, so that a tap is answered at once. */
+const later = shallowRef(shownOption.value)
+watch(shownOption, (now) => requestAnimationFrame(() => setTimeout(() => (later.value = now))))
 const dirty = computed(() => Boolean(shownOption.value?.lines.some((l) => l.status !== 'kept')))
 
 /** Where the box of this recipe stands, for its label. */
@@ -256,7 +259,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       <div class="below">
         <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
         <div v-if="visible('method') || !narrow" class="aside">
-          <HandOver v-if="shownOption?.handover.length" :option="shownOption" />
+          <HandOver v-if="later?.handover.length" :option="later" />
           <SurePanel v-if="bench.sure" v-model:tools="kitchen.tools" :sure="bench.sure" :region="kitchen.region" />
           <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
             <h2 id="care-title">Take care</h2>

@@ -63,7 +63,8 @@ const print = () => window.print()
 </script>
 
 <template>
-  <p v-if="!version" class="panel">There is no such card on this shelf. <NuxtLink to="/">To the shelf</NuxtLink></p>
+  <p v-if="!version && !shelf.whole" class="quiet" role="status">Looking for the card…</p>
+  <p v-else-if="!version" class="panel">There is no such card on this shelf. <NuxtLink to="/">To the shelf</NuxtLink></p>
   <div v-else class="page">
     <div class="tools">
       <NuxtLink class="push" :to="`/bench/${version.id}`">Back to the bench</NuxtLink>

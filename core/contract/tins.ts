@@ -1,0 +1,122 @@
+import { balanceOf } from '../balance/balance'
+import type { CakeFamily } from '../balance/families'
+import { ingredientOf } from '../pantry/pantry'
+import type { Recipe, Tin } from '../recipe/recipe'
+import { readTin } from '../recipe/tin'
+import { usualBatter, type Batter } from '../oven/batter'
+import type { OvenSetting } from '../oven/bake'
+import { batterOf } from '../oven/from-recipe'
+import { predictBake, type BakeAnswer } from '../oven/predict'
+import { Refusal } from '../refusal'
+import type { Region } from '../measure/region'
+import { fit, scaleBetween, type Fit } from '../tin/fit'
+import { scaleRecipe } from '../tin/scale'
+import { sectionOf } from '../tin/section'
+
+export interface TinAnswer extends Fit {
+  /** The recipe in its new size, where one was given. */
+  recipe?: Recipe
+}
+
+/** What a tin or bake request says, its recipe already read. */
+export interface BatterRequest {
+  recipe?: Recipe
+  batterGrams?: number
+  family?: CakeFamily
+  altitudeM: number
+  region: Region
+}
+
+/** A tin in structured form, whichever way it was written. */
+export function tinOf(tin: string | Tin, path: string): Tin {
+  const read = typeof tin === 'string' ? readTin(tin) : { ...tin, text: tin.text || tinWords(tin) }
+  if (!read || !sectionOf(read))
+    throw new Refusal(
+      'bad-request',
+      typeof tin === 'string'
+        ? `“${tin}” is no tin: write it like 20 cm round x2, 9x13 in or 12 cupcakes.`
+        : 'The size of this tin is not known: give its diameter, or its width and length, in mm.',
+      path,
+    )
+  return read
+}
+const tinWords = (t: Tin): string => {
+  const cm = (mm: number) => Math.round(mm) / 10
+  const size = t.mm.diameter ? `${cm(t.mm.diameter)} cm` : t.mm.width ? `${cm(t.mm.width)}x${cm(t.mm.length ?? t.mm.width)} cm` : ''
+  return `${size} ${t.shape}`.trim()
+}
+
+interface Known {
+  batter: Batter
+  fluidity?: number
+}
+
+/** The batter of a request: from its recipe, or a usual one of its family. */
+function known(request: BatterRequest): Known {
+  if (!request.recipe) {
+    if (!request.family) throw new Refusal('bad-request', 'Say which family of cake it is, or give the recipe.', 'family')
+    return { batter: usualBatter(request.family, request.batterGrams!) }
+  }
+  const balance = balanceOf(request.recipe, request.family, request.altitudeM)
+  const lines = request.recipe.parts.filter((p) => p.role === 'batter').flatMap((p) => p.lines)
+  const glutenFree = !lines.some((l) => ingredientOf(l.ingredient)?.contains?.includes('gluten'))
+  const grams = balance.metrics.batterGrams
+  if (!(grams > 0)) throw new Refusal('empty-recipe', 'Nothing in this recipe weighs anything yet: there is no batter to bake.', 'recipe')
+  return { batter: batterOf(balance, grams, glutenFree), fluidity: balance.metrics.fluidity }
+}
+
+/** Batter into tins: verb `tin`. */
+export function answerTin(request: BatterRequest & { from?: (string | Tin)[]; to?: (string | Tin)[] }): TinAnswer {
+  const { batter, fluidity } = known(request)
+  const given = request.recipe?.tins.filter((t) => sectionOf(t)) ?? []
+  const to = request.to?.map((t, i) => tinOf(t, `to.${i}`)) ?? given
+  if (!to.length) throw new Refusal('bad-request', 'The recipe names no tin of known size: say which tin it goes into.', 'to')
+  const from = request.from?.map((t, i) => tinOf(t, `from.${i}`)) ?? (request.to ? given : [])
+  const scale = from.length ? (scaleBetween(from, to, batter.rise) ?? 1) : 1
+  const fitted = fit({ ...batter, fluidity }, to, scale)
+  return { ...fitted, ...(request.recipe && { recipe: { ...scaleRecipe(request.recipe, scale, request.region), tins: to } }) }
+}
+
+/** A bake: verb `bake`. */
+export function answerBake(
+  request: BatterRequest & {
+    tin?: string | Tin
+    oven?: OvenSetting
+    startC: number
+    lined: boolean
+    strips: boolean
+    foil: boolean
+    physics: { evaporation: boolean; expansion: boolean }
+  },
+): BakeAnswer {
+  const { batter } = known(request)
+  const tins = request.tin !== undefined ? [tinOf(request.tin, 'tin')] : (request.recipe?.tins.filter((t) => sectionOf(t)) ?? [])
+  if (!tins.length) throw new Refusal('bad-request', 'Say which tin it bakes in.', 'tin')
+  const set = request.oven ?? ovenOf(request.recipe)
+  if (!set) throw new Refusal('bad-request', 'Say how hot the oven is, like {"celsius":180,"mode":"static"}.', 'oven')
+  // The tin that takes longest decides: the one that holds most.
+  const share = fit(batter, tins, 1).fill
+  const slowest = share.reduce((a, b, i) => (b.depthMm > share[a]!.depthMm ? i : a), 0)
+  return predictBake({
+    batter: { ...batter, grams: share[slowest]!.batterGrams },
+    tin: tins[slowest]!,
+    oven: set,
+    wrapping: { lined: request.lined, strips: request.strips, foil: request.foil },
+    startC: request.startC,
+    altitudeM: request.altitudeM,
+    evaporation: request.physics.evaporation,
+    expansion: request.physics.expansion,
+  })
+}
+
+function ovenOf(recipe: Recipe | undefined): OvenSetting | undefined {
+  const first = recipe?.oven[0]
+  if (!first) return undefined
+  return {
+    celsius: first.celsius,
+    mode: first.fan ? 'fan' : 'static',
+    ...(recipe.oven.length > 1 && {
+      stages: recipe.oven.map((o) => ({ celsius: o.celsius, minutes: o.minutes ? (o.minutes[0] + o.minutes[1]) / 2 : 20 })),
+    }),
+  }
+}

@@ -1,0 +1,109 @@
+import type { Material, Tin } from '../recipe/recipe'
+
+export const OVEN_MODES = ['static', 'fan', 'waterbath', 'stovetop'] as const
+export type OvenMode = (typeof OVEN_MODES)[number]
+/** What may stand round a tin. */
+export interface Wrapping {
+  /** Baking paper between tin and batter, or paper cases. */
+  lined?: boolean
+  /** Damp cloth strips round the sides. */
+  strips?: boolean
+  /** Loosely covered with foil. */
+  foil?: boolean
+}
+
+/** How heat reaches one face: the air (or water, or plate) it sees, °C, and how well, W/m²K. */
+export interface Face {
+  celsius: number
+  h: number
+}
+export interface Faces {
+  top: Face
+  sides: Face
+  bottom: Face
+  /** The wall of a chimney; like the sides where there is none. */
+  chimney: Face
+}
+
+const STEFAN = 5.67e-8
+/** Air at the cake, W/m²K: domestic ovens, natural 5–10, fan 15–30 (Carson et al. 2006; Sakin et al. 2009). */
+const AIR = { static: 7.5, fan: 19 }
+/** Emissivity of a batter's surface and of oven walls together. */
+const EMITS = 0.85
+/** Emissivity, resistance of the wall (m²K/W): bright metal shines heat back; glass and ceramic are thick; silicone insulates. */
+const WALLS: Record<Material, { emits: number; resists: number }> = {
+  aluminium: { emits: 0.35, resists: 0.0005 },
+  dark: { emits: 0.9, resists: 0.0005 },
+  glass: { emits: 0.88, resists: 0.005 },
+  ceramic: { emits: 0.85, resists: 0.006 },
+  silicone: { emits: 0.9, resists: 0.012 },
+}
+/** A sheet of baking paper with the air behind it, m²K/W. */
+const PAPER = 0.006
+/** A tin on a wire shelf sees the hot floor of the oven and hot bars as well: a little more than its sides. */
+const BELOW = 1.15
+/** The bottom and sides of neighbours, chimneys and walls shade a chimney, so less radiant heat gets in. */
+const CHIMNEY_SHADE = 0.8
+/** Water moves against a tin, W/m²K; it never passes its boiling point and usually stands a little below. */
+const WATER = 250
+/** Its open surface steams, so it stands well below boiling in the oven: 80–88 °C in baths at 150–170 °C. */
+const WATER_BELOW_BOILING = 16
+/** Foil round a loose base, and the air under it, m²K/W. */
+const WATERPROOFED = 0.008
+/** Damp strips hold the wall near the boiling point of water, through a few mm of wet cloth. */
+const STRIPS = 18
+/** A covered pot on a plate: its floor is hotter than the dial's meaning, air under the lid cooler and damp. */
+const POT = { floor: 45, air: 9, floorOver: 10, airUnder: 25 }
+/** Foil keeps the radiant heat and the draught off. */
+const FOIL = 0.45
+
+/** Radiant heat as if it were convection, W/m²K, between an oven and a face that is on its way to 100 °C. */
+function radiant(ovenC: number, faceC: number, emits: number): number {
+  const [a, b] = [ovenC + 273.15, faceC + 273.15]
+  return emits * STEFAN * (a * a + b * b) * (a + b)
+}
+
+const behind = (h: number, resists: number): number => 1 / (1 / h + resists)
+
+/**
+ * What each face of a tin sees.
+ *
+ * @param ovenC what the oven really is, °C
+ * @param surfaceC how warm the top of the cake is now, °C: radiant heat falls as it warms
+ * @param boilingC boiling point of water, °C
+ */
+export function facesIn(
+  mode: OvenMode,
+  ovenC: number,
+  surfaceC: number,
+  material: Material,
+  wrapping: Wrapping,
+  boilingC: number,
+  shape: Tin['shape'],
+): Faces {
+  const { emits, resists } = WALLS[material]
+  const wall = resists + (wrapping.lined || shape === 'cupcake' ? PAPER : 0)
+  const air = mode === 'fan' ? AIR.fan : AIR.static
+  const shine = radiant(ovenC, Math.min(surfaceC, ovenC), EMITS)
+  const top: Face = { celsius: ovenC, h: (air + shine) * (wrapping.foil ? FOIL : 1) }
+  const side = behind(air + radiant(ovenC, 90, emits), wall)
+  if (mode === 'stovetop') {
+    const under: Face = { celsius: ovenC - POT.airUnder, h: POT.air }
+    const floor: Face = { celsius: ovenC + POT.floorOver, h: behind(POT.floor, wall) }
+    return { top: under, sides: { ...under, h: behind(POT.air + 6, wall) }, bottom: floor, chimney: under }
+  }
+  if (mode === 'waterbath') {
+    const water: Face = { celsius: Math.min(ovenC, boilingC - WATER_BELOW_BOILING), h: behind(WATER, wall + WATERPROOFED) }
+    return { top, sides: water, bottom: water, chimney: water }
+  }
+  const sides: Face = wrapping.strips ? { celsius: boilingC - 3, h: behind(STRIPS, wall) } : { celsius: ovenC, h: side }
+  return {
+    top,
+    sides,
+    bottom: { celsius: ovenC, h: behind((air + radiant(ovenC, 90, emits)) * BELOW, wall) },
+    chimney: { celsius: ovenC, h: behind(air + radiant(ovenC, 90, emits) * CHIMNEY_SHADE, wall) },
+  }
+}
+
+/** The minutes by which glass, ceramic and silicone lag while they warm through: heat stored in the wall, J/m²K. */
+export const STORED: Record<Material, number> = { aluminium: 2500, dark: 2500, glass: 11_000, ceramic: 15_000, silicone: 3500 }
