@@ -106,7 +106,7 @@ export const useShelf = defineStore('shelf', () => {
       ready.add(which)
       if (ready.size === 2) loaded.value = whole.value = true
     }
-    follow(
+    void follow(
       database.recipes,
       (put, gone) => {
         if (put.length || gone.length) recipeMap.value = changed(recipeMap.value, put, gone)
@@ -114,7 +114,7 @@ export const useShelf = defineStore('shelf', () => {
       },
       () => told('recipes'),
     )
-    follow(
+    void follow(
       database.versions,
       (put, gone) => {
         const fresh = put.filter((v) => !memory.has(v.id))
