@@ -2,6 +2,8 @@ import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { answer } from '../core/contract/handle'
 import { CLASSICS } from '../core/fixtures/classics'
+import { bake } from '../core/oven/bake'
+import { usualBatter } from '../core/oven/batter'
 import { readRecipe } from '../core/recipe/text'
 import { nearestMeasures } from '../core/measure/kitchen'
 import type { Region } from '../core/measure/region'
@@ -128,6 +130,33 @@ rows.push({
   value: `${median(tried)}`,
   within: median(tried) >= 40,
 })
+
+/** A bake that is done at about 40 minutes and followed a little beyond: 45 to 55 minutes in all. */
+const fortyFive = (grid?: { columns: number; rows: number }) =>
+  bake({
+    batter: usualBatter('oil-layer', 1200),
+    tin: { shape: 'rect', mm: { width: 200, length: 300, height: 50 } },
+    oven: { celsius: 175, mode: 'static' },
+    wrapping: { lined: true },
+    startC: 20,
+    altitudeM: 0,
+    grid,
+  })
+time(
+  'a 45-minute bake on the usual grid (8 × 13)',
+  60,
+  timed(30, () => fortyFive()),
+)
+for (const [columns, rows] of [
+  [5, 8],
+  [12, 20],
+  [16, 26],
+] as const)
+  time(
+    `the same on ${columns} × ${rows}`,
+    columns === 5 ? 30 : 1000,
+    timed(6, () => fortyFive({ columns, rows })),
+  )
 
 const gaps: number[] = []
 /** Rounded against the exact best over every kitchen measure, on problems small enough to try them all. */

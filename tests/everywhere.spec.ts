@@ -32,6 +32,13 @@ const SCREENS: Record<string, (page: Page) => Promise<void>> = {
       .first()
       .click()
   },
+  tins: async (page) => {
+    await openRecipe(page, 'Marmalade bundt')
+    await place(page, 'Tins')
+    await page.getByRole('button', { name: 'Hold to compare' }).click()
+    await page.getByRole('button', { name: '12 cupcakes' }).click()
+    await expect(page.getByRole('heading', { name: 'Held, and now' })).toBeVisible()
+  },
   names: async (page) => {
     await openRecipe(page, 'Poppy-seed loaf')
     await page.getByRole('button', { name: 'names and notes' }).click()

@@ -72,7 +72,7 @@ function key(e: KeyboardEvent) {
 useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, select, [role=dialog]')) return
   const soon = Date.now() - leader < LEADER_HOLDS
-  if (soon && ['s', 'b', 'c'].includes(e.key)) actions.value.find((a) => a.keys === `g ${e.key}`)?.run()
+  if (soon && ['s', 'b', 't', 'c'].includes(e.key)) actions.value.find((a) => a.keys === `g ${e.key}`)?.run()
   else if (e.key === '.') open.value = true
   else if (e.key === '?') keysOpen.value = true
   leader = e.key === 'g' ? Date.now() : 0
@@ -84,6 +84,7 @@ const KEYS = [
   ['?', 'this list'],
   ['g s', 'to the shelf'],
   ['g b', 'to the bench'],
+  ['g t', 'to the tins and the oven'],
   ['g c', 'to the cupboard'],
   ['Ctrl Z', 'undo, wherever it was done'],
   ['Ctrl Y', 'redo'],

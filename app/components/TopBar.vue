@@ -20,7 +20,12 @@ const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Austra
 const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
 const places = computed(() => [
   { to: '/', label: 'Shelf', here: route.path === '/' },
-  ...(kitchen.lastVersion ? [{ to: `/bench/${kitchen.lastVersion}`, label: 'Bench', here: route.path.startsWith('/bench') }] : []),
+  ...(kitchen.lastVersion
+    ? [
+        { to: `/bench/${kitchen.lastVersion}`, label: 'Bench', here: route.path.startsWith('/bench') },
+        { to: `/tins/${kitchen.lastVersion}`, label: 'Tins', here: route.path.startsWith('/tins') },
+      ]
+    : []),
   { to: '/cupboard', label: 'Cupboard', here: route.path === '/cupboard' },
 ])
 </script>

@@ -64,7 +64,16 @@ export function useActions() {
       ...recipes,
       { id: 'shelf', label: 'To the shelf', about: 'place', keys: 'g s', run: () => router.push('/') },
       ...(kitchen.lastVersion
-        ? [{ id: 'bench', label: 'To the bench', about: 'place', keys: 'g b', run: () => router.push(`/bench/${kitchen.lastVersion}`) }]
+        ? [
+            { id: 'bench', label: 'To the bench', about: 'place', keys: 'g b', run: () => router.push(`/bench/${kitchen.lastVersion}`) },
+            {
+              id: 'tins',
+              label: 'To the tins and the oven',
+              about: 'place',
+              keys: 'g t',
+              run: () => router.push(`/tins/${kitchen.lastVersion}`),
+            },
+          ]
         : []),
       { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },
       { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },

@@ -153,6 +153,7 @@ const ovenSetting = Joi.object({
     .items(Joi.object({ celsius: Joi.number().min(40).max(320).required(), minutes: Joi.number().greater(0).max(600).required() }))
     .max(10),
   offsetC: Joi.number().min(-60).max(60).default(0),
+  together: Joi.number().integer().min(1).max(12),
 })
 const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
   Joi.object({ ...source, ...common, ...more })

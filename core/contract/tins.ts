@@ -100,7 +100,8 @@ export function answerBake(
   return predictBake({
     batter: { ...batter, grams: share[slowest]!.batterGrams },
     tin: tins[slowest]!,
-    oven: set,
+    // A tray of cupcakes goes in as one.
+    oven: { together: Math.min(12, tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0)), ...set },
     wrapping: { lined: request.lined, strips: request.strips, foil: request.foil },
     startC: request.startC,
     altitudeM: request.altitudeM,

@@ -13,6 +13,8 @@ export interface OvenSetting {
   stages?: readonly { celsius: number; minutes: number }[]
   /** How much hotter than its dial the oven runs, °C. */
   offsetC?: number
+  /** Tins that go in at once: each cools the oven a little more. */
+  together?: number
 }
 
 export interface BakeSetup {
@@ -64,8 +66,10 @@ const STEP = 10
 /** Points of the curve are this far apart, s. */
 const EVERY = 30
 /** How much cooler an oven is just after a cake went in, °C, and in what time most of that is back, minutes (domestic ovens, probe in the middle). */
-const DOOR_DROP = { static: 40, fan: 30 }
-const DOOR_BACK = 5
+const DOOR_DROP = { static: 45, fan: 35 }
+const DOOR_BACK = 7
+/** What every further tin adds to that, as a share: cold metal and batter take the heat of the walls. */
+const EACH_MORE = 0.15
 /** A cake that is not done by then will never be, minutes. */
 const LONGEST = 300
 /** The curve goes on a little past done, so that the window can be seen. */
@@ -177,7 +181,7 @@ export function celsiusAt(oven: OvenSetting, minute: number): number {
     if (minute < from) break
   }
   // Opening the door lets the heat out; a domestic oven has it back within some minutes.
-  const drop = oven.mode === 'stovetop' ? 0 : DOOR_DROP[oven.mode === 'fan' ? 'fan' : 'static'] * Math.exp(-minute / DOOR_BACK)
+  const drop = oven.mode === 'stovetop' ? 0 : DOOR_DROP[oven.mode === 'fan' ? 'fan' : 'static'] * (1 + EACH_MORE * ((oven.together ?? 1) - 1)) * Math.exp(-minute / DOOR_BACK)
   return celsius + (oven.offsetC ?? 0) - drop
 }
 

@@ -38,9 +38,10 @@ const WATER_HEAT = 4180
 const PASSES = 0.13
 /** Sugar raises the boiling point of a batter's water by about so much, °C (Raoult, 45 % sucrose). */
 const SUGAR_RAISES = 1.2
-/** Water held so tightly that a crust keeps it, kg per kg of solids, and where drying begins to slow. */
+/** Water held so tightly that a crust keeps it, where the surface begins to dry more slowly, and where pores run out of wet walls: kg per kg of solids. */
 const BOUND = 0.05
-const FREE = 0.25
+const FREE = 0.5
+const WET_WALLS = 0.25
 /** Water creeps from wet to dry through hot crumb, m²/s: 0.4 to 2e-8 in cakes as they bake (Sakin et al. 2007). */
 const WATER_CREEPS = 0.9e-8
 /** Bubbles begin to swell, and the crumb is set, °C: starch gels and egg sets by about 88 °C. */
@@ -90,7 +91,7 @@ function edgesOf(n: number, fineStart: boolean, fineEnd: boolean): number[] {
     return x
   }
   // Half way between even and fully bunched: corners are resolved without starving the middle.
-  return Array.from({ length: n + 1 }, (_, i) => 0.45 * (i / n) + 0.55 * place(i / n))
+  return Array.from({ length: n + 1 }, (_, i) => 0.4 * (i / n) + 0.6 * place(i / n))
 }
 
 /**
@@ -177,7 +178,7 @@ function conductivity(c: Cake, k: number): number {
   const dry = DENSE_CONDUCTS * solid ** POROSITY_POWER
   if (!matter.evaporation) return dry
   // A crust that has dried carries no vapour.
-  const wet = Math.min(1, c.water[k]! / (FREE * c.solids[k]!))
+  const wet = Math.min(1, c.water[k]! / (WET_WALLS * c.solids[k]!))
   return dry + wet * vapourConductivity(c.t[k]!, 1 - solid, matter.pressureShare, PASSES)
 }
 const heatOf = (c: Cake, k: number): number =>

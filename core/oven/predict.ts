@@ -32,8 +32,8 @@ const LOOK_BEFORE = 0.08
 /** For differences, a coarse grid will do. */
 const COARSE: Grid = { columns: 5, rows: 8 }
 const COARSE_STEP = 20
-/** A cake that cools gives a third of its warmth off as steam, the rest to the air. */
-const COOLS_BY_STEAM = 0.3
+/** A cake that cools gives a quarter of its warmth off as steam, the rest to the air. */
+const COOLS_BY_STEAM = 0.27
 const HEAT_OF_CAKE = 2400
 const LATENT = 2.26e6
 const ROOM = 25
@@ -102,6 +102,8 @@ function notesOf(setup: BakeSetup, main: Baked, score: number): BakeAnswer['note
     )
   if (score >= DARK && !setup.wrapping?.foil)
     note('browns', 'It browns before it is done: lay foil over it once it has colour, or go 10 to 15 °C cooler.')
+  if ((setup.oven.together ?? 1) > 2)
+    note('crowded', 'More than two tins shade each other: leave a hand’s breadth between them, and let them change places after two thirds of the time.')
   if (setup.oven.mode === 'waterbath')
     note('waterbath', 'Water half way up the tin, foil round a loose base, and the water already hot when it goes in.')
   if (setup.oven.mode === 'stovetop')

@@ -273,6 +273,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           <section class="panel" aria-labelledby="out-title">
             <h2 id="out-title">Take it along</h2>
             <div class="out">
+              <NuxtLink class="push" :to="`/tins/${bench.version.id}`">Tins and oven</NuxtLink>
               <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
               <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">
                 As a recipe file

@@ -7,9 +7,13 @@ import { labelChecks } from '../../../core/reformulate/allowed'
 import { writeNumber } from '../../../core/measure/number'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import type { Line } from '../../../core/recipe/recipe'
+import type { BakeAnswer } from '../../../core/oven/predict'
+import { ask } from '~/kitchen/core'
+import type { Version } from '~/kitchen/database'
 import { downloadText } from '~/kitchen/download'
 import { needsMet } from '~/kitchen/finder'
 import { wishWords } from '~/kitchen/wishes'
+import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
@@ -17,6 +21,7 @@ const route = useRoute()
 const router = useRouter()
 const shelf = useShelf()
 const kitchen = useKitchen()
+const cupboard = useCupboard()
 const version = computed(() => shelf.versionById(String(route.params.id)))
 useHead({ title: () => `${version.value?.recipe.title ?? 'Card'} · card · Kind Crumb` })
 
@@ -59,6 +64,41 @@ const asLabel = computed({
   set: (now) => void router.replace({ query: now ? { as: 'label' } : {} }),
 })
 const met = computed(() => (version.value ? HARD_NEEDS.filter((n) => needsMet(version.value!).has(n)).map((n) => NEED_WORDS[n]) : []))
+/** What the oven will make of it, and of the version that it came from. */
+const bakes = shallowRef<{ now: BakeAnswer | null; before: BakeAnswer | null }>({ now: null, before: null })
+watch(
+  version,
+  async (v) => {
+    bakes.value = { now: null, before: null }
+    if (!v) return
+    const of = async (x: Version | undefined) => {
+      if (!x?.recipe.oven.length || !x.recipe.tins.length) return null
+      try {
+        return await ask('bake', {
+          recipe: x.recipe,
+          ...cupboard.common(),
+          boxes: x.boxes,
+          altitudeM: kitchen.altitudeM,
+          oven: { celsius: x.recipe.oven[0]!.celsius, mode: x.recipe.oven[0]!.fan ? 'fan' : 'static', offsetC: kitchen.oven.offsetC },
+        })
+      } catch {
+        // A batter that no tin can hold has no minutes; the tins say why.
+        return null
+      }
+    }
+    const now = await of(v)
+    const before = await of(v.parentId ? shelf.versionById(v.parentId) : undefined)
+    if (version.value === v) bakes.value = { now, before }
+  },
+  { immediate: true },
+)
+const bakeWords = computed(() => {
+  const m = bakes.value.now?.minutes
+  if (!m) return ''
+  const was = bakes.value.before?.minutes
+  const moved = was && Math.abs(was.best - m.best) >= 2 ? ` (the one before took about ${Math.round(was.best)})` : ''
+  return `Look at ${bakes.value.now!.firstLook} minutes, done at about ${Math.round(m.best)}${moved}: ${bakes.value.now!.doneC} °C in the middle.`
+})
 const print = () => window.print()
 </script>
 
@@ -95,6 +135,7 @@ const print = () => window.print()
           >
           <span v-if="version.recipe.yield">{{ version.recipe.yield.text }}</span>
         </p>
+        <p v-if="bakeWords" class="bake">{{ bakeWords }}</p>
       </header>
       <div class="cols">
         <div>
@@ -190,6 +231,10 @@ h1 {
   font-weight: 650;
   font-size: 1.1rem;
   margin-top: 4px;
+}
+.bake {
+  margin-top: 4px;
+  font-weight: 650;
 }
 .facts {
   display: flex;

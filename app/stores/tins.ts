@@ -1,0 +1,135 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { TinAnswer } from '../../core/contract/tins'
+import type { BakeAnswer } from '../../core/oven/predict'
+import type { OvenMode } from '../../core/oven/surroundings'
+import type { Recipe, Tin } from '../../core/recipe/recipe'
+import { ask, CoreRefusal } from '~/kitchen/core'
+import type { Version } from '~/kitchen/database'
+import { useCupboard } from './cupboard'
+import { useHistory } from './history'
+import { useKitchen } from './kitchen'
+import { useShelf } from './shelf'
+
+/** One way to bake a version: its tins, its oven, what stands round it. */
+export interface TinSetup {
+  tins: Tin[]
+  celsius: number
+  mode: OvenMode
+  startC: number
+  lined: boolean
+  strips: boolean
+  foil: boolean
+}
+/** A set-up and what comes of it. */
+export interface Tried {
+  setup: TinSetup
+  fit: TinAnswer
+  bake: BakeAnswer
+}
+
+const USUAL_CELSIUS = 175
+const USUAL_TIN: Tin = { text: '20 cm round', shape: 'round', mm: { diameter: 200, height: 50 }, count: 1 }
+
+/** Tins and oven for one version: what is tried now, and one set-up held beside it. */
+export const useTins = defineStore('tins', () => {
+  const version = shallowRef<Version | null>(null)
+  const setup = ref<TinSetup | null>(null)
+  const now = shallowRef<Tried | null>(null)
+  const held = shallowRef<Tried | null>(null)
+  const refusal = ref('')
+  const busy = ref(false)
+  let turn = 0
+
+  async function open(v: Version) {
+    if (version.value?.id === v.id && setup.value) return compute()
+    version.value = v
+    held.value = null
+    now.value = null
+    const oven = v.recipe.oven[0]
+    setup.value = {
+      tins: copy(v.recipe.tins.length ? v.recipe.tins : [USUAL_TIN]),
+      celsius: oven?.celsius ?? USUAL_CELSIUS,
+      mode: oven?.fan || useKitchen().oven.fan ? 'fan' : 'static',
+      startC: 20,
+      lined: true,
+      strips: false,
+      foil: false,
+    }
+    await compute()
+  }
+
+  const common = () => {
+    const kitchen = useKitchen()
+    return { ...useCupboard().common(), altitudeM: kitchen.altitudeM, boxes: version.value?.boxes ?? [] }
+  }
+
+  /** Fit and bake of the set-up as it stands; an answer that comes too late is dropped. */
+  async function compute() {
+    const v = version.value
+    const s = setup.value
+    if (!v || !s) return
+    const mine = ++turn
+    busy.value = true
+    refusal.value = ''
+    const kitchen = useKitchen()
+    try {
+      const fit = await ask('tin', { recipe: v.recipe, ...common(), to: s.tins })
+      if (mine !== turn) return
+      const bake = await ask('bake', {
+        recipe: { ...fit.recipe, tins: s.tins },
+        ...common(),
+        oven: { celsius: s.celsius, mode: s.mode, offsetC: kitchen.oven.offsetC },
+        startC: s.startC,
+        lined: s.lined,
+        strips: s.strips,
+        foil: s.foil,
+      })
+      if (mine !== turn) return
+      now.value = { setup: copy(s), fit, bake }
+    } catch (error) {
+      if (mine === turn)
+        refusal.value = error instanceof CoreRefusal ? error.message : 'The bake could not be worked out. Your recipe is kept.'
+    } finally {
+      if (mine === turn) busy.value = false
+    }
+  }
+
+  async function change(next: Partial<TinSetup>, label = 'the set-up of the bake') {
+    if (!setup.value) return
+    const before = copy(setup.value)
+    const after = { ...before, ...copy(next) }
+    const put = async (s: TinSetup) => {
+      setup.value = copy(s)
+      await compute()
+    }
+    useHistory().did({ label, undo: () => put(before), redo: () => put(after) })
+    await put(after)
+  }
+  /** While a dial is dragged nothing is remembered; letting go is what counts. */
+  async function drag(next: Partial<TinSetup>) {
+    if (setup.value) setup.value = { ...setup.value, ...next }
+    await compute()
+  }
+
+  const hold = () => (held.value = now.value)
+  const letGo = () => (held.value = null)
+
+  /** Writes the recipe in its new size, tins and oven as a version of its own. */
+  async function keep(): Promise<Version | null> {
+    const v = version.value
+    const t = now.value
+    if (!v || !t?.fit.recipe) return null
+    const minutes = t.bake.minutes
+    const recipe: Recipe = {
+      ...t.fit.recipe,
+      oven: [{ celsius: t.setup.celsius, fan: t.setup.mode === 'fan', minutes: minutes ? [minutes.low, minutes.high] : null }],
+    }
+    const tins = t.setup.tins.map((x) => x.text).join(', ')
+    return useShelf().addChild(v, { name: `For ${tins}`, recipe })
+  }
+
+  return { version, setup, now, held, refusal, busy, open, compute, change, drag, hold, letGo, keep }
+})
+
+const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
