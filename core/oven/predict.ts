@@ -48,7 +48,7 @@ const WORDS: [most: number, words: string][] = [
   [4, 'pale gold'],
   [6.5, 'golden'],
   [8.5, 'deep brown'],
-  [Infinity, 'dark: cover it or go cooler'],
+  [Infinity, 'very dark'],
 ]
 
 /** What a bake will be like: window, first look, colour, and how a wrong oven would move it. */
