@@ -3,6 +3,7 @@ import IconEgg from '~icons/ph/arrow-right-bold'
 import IconTrash from '~icons/ph/trash-bold'
 import type { HardNeed } from '../../core/pantry/ingredient'
 import type { StoredRecipe, Version } from '~/kitchen/database'
+import { NEEDS } from '~/stores/bench'
 
 const props = defineProps<{
   recipe: StoredRecipe
@@ -21,6 +22,8 @@ const facts = computed(() => {
     Boolean,
   )
 })
+/** What some version of it meets, said only where it is something. */
+const suits = computed(() => NEEDS.filter((n) => props.versions.some((v) => props.meets(v, n.id as HardNeed))).map((n) => n.label))
 const open = computed(() => given.value?.questions.length ?? 0)
 </script>
 
@@ -30,7 +33,9 @@ const open = computed(() => given.value?.questions.length ?? 0)
       <h3>
         <NuxtLink :to="`/bench/${given?.id}`">{{ recipe.title }}</NuxtLink>
       </h3>
-      <p class="quiet small">{{ [parts, ...facts].join(' · ') }}</p>
+      <p class="quiet small">
+        {{ [parts, ...facts].join(' · ') }}<span v-if="suits.length" class="suits"> · {{ suits.join(', ') }}</span>
+      </p>
     </div>
     <button class="round" type="button" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></button>
     <ol class="line" :aria-label="`Versions of ${recipe.title}`">
@@ -64,6 +69,9 @@ h3 a:hover {
   text-decoration: underline;
   text-decoration-color: var(--beet);
   text-decoration-thickness: 3px;
+}
+.suits {
+  color: var(--spruce);
 }
 .line {
   grid-column: 2;

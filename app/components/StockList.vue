@@ -202,7 +202,7 @@ h2 {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 40px;
+  grid-template-columns: minmax(0, 1fr) 104px 40px;
   grid-template-areas: 'name amount out' 'jar age out';
   align-items: center;
   column-gap: 8px;

@@ -20,6 +20,10 @@ export interface TinSetup {
   lined: boolean
   strips: boolean
   foil: boolean
+  /** Ten minutes hotter at first, as for a domed loaf or a pastry. */
+  hotStart: boolean
+  /** Scaled to whole eggs. */
+  wholeEggs: boolean
 }
 /** A set-up and what comes of it. */
 export interface Tried {
@@ -28,6 +32,9 @@ export interface Tried {
   bake: BakeAnswer
 }
 
+/** A hot start: so much hotter for so long, as recipes have it. */
+export const HOTTER = 20
+export const HOT_MINUTES = 10
 const USUAL_CELSIUS = 175
 const USUAL_TIN: Tin = { text: '20 cm round', shape: 'round', mm: { diameter: 200, height: 50 }, count: 1 }
 
@@ -55,6 +62,8 @@ export const useTins = defineStore('tins', () => {
       lined: true,
       strips: false,
       foil: false,
+      hotStart: false,
+      wholeEggs: false,
     }
     await compute()
   }
@@ -74,12 +83,22 @@ export const useTins = defineStore('tins', () => {
     refusal.value = ''
     const kitchen = useKitchen()
     try {
-      const fit = await ask('tin', { recipe: v.recipe, ...common(), to: s.tins })
+      const fit = await ask('tin', { recipe: v.recipe, ...common(), to: s.tins, ...(s.wholeEggs && { whole: 'eggs' }) })
       if (mine !== turn) return
       const bake = await ask('bake', {
         recipe: { ...fit.recipe, tins: s.tins },
         ...common(),
-        oven: { celsius: s.celsius, mode: s.mode, offsetC: kitchen.oven.offsetC },
+        oven: {
+          celsius: s.celsius,
+          mode: s.mode,
+          offsetC: kitchen.oven.offsetC,
+          ...(s.hotStart && {
+            stages: [
+              { celsius: Math.min(320, s.celsius + HOTTER), minutes: HOT_MINUTES },
+              { celsius: s.celsius, minutes: 600 },
+            ],
+          }),
+        },
         startC: s.startC,
         lined: s.lined,
         strips: s.strips,
@@ -123,7 +142,12 @@ export const useTins = defineStore('tins', () => {
     const minutes = t.bake.minutes
     const recipe: Recipe = {
       ...t.fit.recipe,
-      oven: [{ celsius: t.setup.celsius, fan: t.setup.mode === 'fan', minutes: minutes ? [minutes.low, minutes.high] : null }],
+      oven: [
+        ...(t.setup.hotStart
+          ? [{ celsius: t.setup.celsius + HOTTER, fan: t.setup.mode === 'fan', minutes: [HOT_MINUTES, HOT_MINUTES] as [number, number] }]
+          : []),
+        { celsius: t.setup.celsius, fan: t.setup.mode === 'fan', minutes: minutes && left(minutes, t.setup.hotStart) },
+      ],
     }
     const tins = t.setup.tins.map((x) => x.text).join(', ')
     return useShelf().addChild(v, { name: `For ${tins}`, recipe })
@@ -132,4 +156,9 @@ export const useTins = defineStore('tins', () => {
   return { version, setup, now, held, refusal, busy, open, compute, change, drag, hold, letGo, keep }
 })
 
+/** Minutes left after a hot start. */
+const left = (m: { low: number; high: number }, hotStart: boolean): [number, number] => {
+  const gone = hotStart ? HOT_MINUTES : 0
+  return [Math.max(1, m.low - gone), Math.max(1, m.high - gone)]
+}
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

@@ -217,7 +217,11 @@ export const SCHEMAS = {
       Joi.object({ tins: Joi.array().items(anyTin).min(1).max(50).required() }),
     ).required(),
   }),
-  tin: batterRequest({ from: Joi.array().items(anyTin).max(50), to: Joi.array().items(anyTin).min(1).max(50) }),
+  tin: batterRequest({
+    from: Joi.array().items(anyTin).max(50),
+    to: Joi.array().items(anyTin).min(1).max(50),
+    whole: Joi.string().valid('eggs', 'boxes'),
+  }),
   bake: batterRequest({
     tin: anyTin,
     oven: ovenSetting,

@@ -1,6 +1,6 @@
 import { balanceOf } from '../balance/balance'
 import type { CakeFamily } from '../balance/families'
-import { ingredientOf } from '../pantry/pantry'
+import { ingredientOf, packageGrams } from '../pantry/pantry'
 import type { Recipe, Tin } from '../recipe/recipe'
 import { readTin } from '../recipe/tin'
 import { usualBatter, type Batter } from '../oven/batter'
@@ -10,7 +10,7 @@ import { predictBake, type BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import { fit, scaleBetween, type Fit } from '../tin/fit'
-import { scaleRecipe } from '../tin/scale'
+import { eggsIn, scaleRecipe } from '../tin/scale'
 import { sectionOf } from '../tin/section'
 
 export interface TinAnswer extends Fit {
@@ -66,15 +66,26 @@ function known(request: BatterRequest): Known {
 }
 
 /** Batter into tins: verb `tin`. */
-export function answerTin(request: BatterRequest & { from?: (string | Tin)[]; to?: (string | Tin)[] }): TinAnswer {
+export function answerTin(
+  request: BatterRequest & { from?: (string | Tin)[]; to?: (string | Tin)[]; whole?: 'eggs' | 'boxes' },
+): TinAnswer {
   const { batter, fluidity } = known(request)
   const given = request.recipe?.tins.filter((t) => sectionOf(t)) ?? []
   const to = request.to?.map((t, i) => tinOf(t, `to.${i}`)) ?? given
   if (!to.length) throw new Refusal('bad-request', 'The recipe names no tin of known size: say which tin it goes into.', 'to')
   const from = request.from?.map((t, i) => tinOf(t, `from.${i}`)) ?? (request.to ? given : [])
-  const scale = from.length ? (scaleBetween(from, to, batter.rise) ?? 1) : 1
+  const wanted = from.length ? (scaleBetween(from, to, batter.rise, batter.grams / batter.gramsPerMl) ?? 1) : 1
+  const scale = request.whole && request.recipe ? toWhole(request.recipe, wanted, request.whole, request.region) : wanted
   const fitted = fit({ ...batter, fluidity }, to, scale)
   return { ...fitted, ...(request.recipe && { recipe: { ...scaleRecipe(request.recipe, scale, request.region), tins: to } }) }
+}
+
+/** The multiple next to the wanted one that needs whole eggs, or whole boxes; at least one. */
+function toWhole(recipe: Recipe, scale: number, whole: 'eggs' | 'boxes', region: Region): number {
+  const box = recipe.parts.flatMap((p) => p.lines).find((l) => l.ingredient?.startsWith('cake-mix'))
+  const one = whole === 'boxes' && box && ingredientOf(box.ingredient)
+  const has = whole === 'eggs' ? eggsIn(recipe, region) : one ? box.grams.best / (packageGrams(one, region) ?? box.grams.best) : 0
+  return has > 0 ? Math.max(1, Math.round(has * scale)) / has : scale
 }
 
 /** A bake: verb `bake`. */
@@ -101,7 +112,13 @@ export function answerBake(
     batter: { ...batter, grams: share[slowest]!.batterGrams },
     tin: tins[slowest]!,
     // A tray of cupcakes goes in as one.
-    oven: { together: Math.min(12, tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0)), ...set },
+    oven: {
+      together: Math.min(
+        12,
+        tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0),
+      ),
+      ...set,
+    },
     wrapping: { lined: request.lined, strips: request.strips, foil: request.foil },
     startC: request.startC,
     altitudeM: request.altitudeM,

@@ -181,7 +181,10 @@ export function celsiusAt(oven: OvenSetting, minute: number): number {
     if (minute < from) break
   }
   // Opening the door lets the heat out; a domestic oven has it back within some minutes.
-  const drop = oven.mode === 'stovetop' ? 0 : DOOR_DROP[oven.mode === 'fan' ? 'fan' : 'static'] * (1 + EACH_MORE * ((oven.together ?? 1) - 1)) * Math.exp(-minute / DOOR_BACK)
+  const drop =
+    oven.mode === 'stovetop'
+      ? 0
+      : DOOR_DROP[oven.mode === 'fan' ? 'fan' : 'static'] * (1 + EACH_MORE * ((oven.together ?? 1) - 1)) * Math.exp(-minute / DOOR_BACK)
   return celsius + (oven.offsetC ?? 0) - drop
 }
 

@@ -103,7 +103,10 @@ function notesOf(setup: BakeSetup, main: Baked, score: number): BakeAnswer['note
   if (score >= DARK && !setup.wrapping?.foil)
     note('browns', 'It browns before it is done: lay foil over it once it has colour, or go 10 to 15 °C cooler.')
   if ((setup.oven.together ?? 1) > 2)
-    note('crowded', 'More than two tins shade each other: leave a hand’s breadth between them, and let them change places after two thirds of the time.')
+    note(
+      'crowded',
+      'More than two tins shade each other: leave a hand’s breadth between them, and let them change places after two thirds of the time.',
+    )
   if (setup.oven.mode === 'waterbath')
     note('waterbath', 'Water half way up the tin, foil round a loose base, and the water already hot when it goes in.')
   if (setup.oven.mode === 'stovetop')

@@ -24,6 +24,19 @@ function shapeIn(text: string): TinShape | undefined {
   return undefined
 }
 
+/** A tin called "half kilo" is a 15 cm round, 7.5 cm deep: what it bakes, filled, weighs about that. Larger ones by area. */
+const HALF_KILO_MM = 150
+
+/** The kilograms of cake that a tin is named by; `undefined` where it is not. */
+function kilosIn(text: string): number | undefined {
+  if (/half[\s-]*(?:a\s+)?kilo|half[\s-]*kg|½\s*kg/i.test(text)) return 0.5
+  const weight = /(\d+(?:[.,]\d+)?|one|two)[\s-]*(kg|kilos?|g)\b/i.exec(text)
+  if (!weight) return undefined
+  const n = { one: 1, two: 2 }[weight[1]!.toLowerCase()] ?? Number(weight[1]!.replace(',', '.'))
+  const kilos = weight[2]!.toLowerCase() === 'g' ? n / 1000 : n
+  return kilos >= 0.2 && kilos <= 5 ? kilos : undefined
+}
+
 /**
  * Reads a tin as bakers write it: `20 cm round x2`, `9x13 in`, `12 cupcakes`, `900 g loaf`, `two 9 in layers`.
  *
@@ -85,6 +98,15 @@ export function readTin(text: string): Tin | undefined {
     return { text: text.trim(), shape, mm: LOAF_BY_WEIGHT[small ? 'small' : 'large']!, count }
   }
   const one = /(\d+(?:[.,]\d+)?)\s*-?\s*(cm|mm|in)\b/i.exec(t)
+  const kilos = one ? undefined : kilosIn(t)
+  if (kilos && (shape === undefined || shape === 'round' || shape === 'square')) {
+    const across = Math.round(HALF_KILO_MM * Math.sqrt(kilos / 0.5))
+    const mm =
+      shape === 'square'
+        ? { width: Math.round(across * 0.9), length: Math.round(across * 0.9), height: 75 }
+        : { diameter: across, height: 75 }
+    return { text: text.trim(), shape: shape ?? 'round', mm, count }
+  }
   if (one) {
     const size = mmOf(one[1]!, one[2]!.toLowerCase(), 10)
     const kind = shape ?? 'round'

@@ -37,17 +37,27 @@ describe('one tin for another', () => {
     ['8 in square', '9x13 in', 1.83],
     ['20 cm round x2', '20 cm round x3', 1.5],
   ])('%s to %s is about %d times', (from, to, times) => {
-    expect(scaleBetween([tin(from)], [tin(to)], 1.9)! / times).toBeGreaterThan(0.96)
-    expect(scaleBetween([tin(from)], [tin(to)], 1.9)! / times).toBeLessThan(1.04)
+    expect(scaleBetween([tin(from)], [tin(to)], 1.9, 900)! / times).toBeGreaterThan(0.96)
+    expect(scaleBetween([tin(from)], [tin(to)], 1.9, 900)! / times).toBeLessThan(1.04)
   })
 
-  it('there and back is one', () => {
-    const tins = ['20 cm round', '900 g loaf', '12 cupcakes', '25 cm fluted', '9x13 in', '25x38 cm sheet'].map(tin)
+  it('there and back is one, among tins that are filled alike', () => {
+    const flat = ['20 cm round', '23 cm square', '9x13 in', '25x38 cm sheet'].map(tin)
     fc.assert(
-      fc.property(fc.constantFrom(...tins), fc.constantFrom(...tins), (a, b) => {
-        expect(scaleBetween([a], [b], 1.8)! * scaleBetween([b], [a], 1.8)!).toBeCloseTo(1, 9)
+      fc.property(fc.constantFrom(...flat), fc.constantFrom(...flat), (a, b) => {
+        expect(scaleBetween([a], [b], 1.8, 900)! * scaleBetween([b], [a], 1.8, 900)!).toBeCloseTo(1, 9)
       }),
     )
+    expect(scaleBetween([tin('450 g loaf')], [tin('900 g loaf')], 1.8, 500)!).toBeGreaterThan(1.5)
+  })
+
+  it('into another shape it fills the new tins well, however full the old ones were', () => {
+    for (const grams of [500, 900, 1400]) {
+      const a = answer('tin', { batterGrams: grams, family: 'butter-layer', from: ['20 cm round x2'], to: ['12 cupcakes'] })
+      expect(a.fill[0]!.batterGrams).toBeGreaterThan(40)
+      expect(a.fill[0]!.batterGrams).toBeLessThan(65)
+      expect(a.warnings).toEqual([])
+    }
   })
 })
 
@@ -91,6 +101,29 @@ describe('batter in its tins', () => {
     expect(a.scale).toBeCloseTo(1.323, 2)
     expect(a.recipe!.parts[0]!.lines[2]!.text).toMatch(/^5¼ medium eggs/)
     expect(a.recipe!.tins[0]!.text).toBe('23 cm round x2')
+  })
+
+  it('settles on whole eggs where that is wanted', () => {
+    const text = 'Sponge\nTin: 20 cm round x2\n200 g butter\n200 g sugar\n4 medium eggs\n200 g self-raising flour'
+    const a = answer('tin', { text, region: 'uk', to: ['23 cm round x2'], whole: 'eggs' })
+    expect(a.recipe!.parts[0]!.lines[2]!.text).toBe('5 medium eggs')
+    expect(a.scale).toBeCloseTo(1.25, 5)
+  })
+
+  it('knows tins by the cake they make', () => {
+    expect(tin('half-kilo tin').mm.diameter).toBe(150)
+    expect(tin('1 kg round').mm.diameter).toBe(212)
+    expect(tin('450 g loaf').shape).toBe('loaf')
+    for (const [text, grams] of [
+      ['half kg tin', 500],
+      ['1 kg tin', 1000],
+    ] as const) {
+      const a = answer('tin', { batterGrams: grams, family: 'butter-layer', to: [text] })
+      expect(
+        a.warnings.filter((w) => w.code === 'overfull' || w.code === 'too-big'),
+        text,
+      ).toEqual([])
+    }
   })
 
   it('refuses in words', () => {

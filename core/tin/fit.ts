@@ -65,19 +65,28 @@ export function goodMl(section: Section, rise: number): number {
 /**
  * How many times as much batter other tins want.
  *
- * Flat tins are filled to the same depth, so their floors are compared; any other pair by what fills them well.
+ * Flat tins are filled to the same depth, so their floors are compared; tins of one shape by what they hold; any other
+ * pair by what fills the new ones well, whatever the old ones were filled to.
+ *
+ * @param batterMl what the recipe makes, ml
  */
-export function scaleBetween(from: readonly Tin[], to: readonly Tin[], rise: number): number | undefined {
-  const sum = (tins: readonly Tin[], of: (s: Section, t: Tin) => number) => {
+export function scaleBetween(from: readonly Tin[], to: readonly Tin[], rise: number, batterMl: number): number | undefined {
+  const sum = (tins: readonly Tin[], of: (s: Section) => number) => {
     let total = 0
     for (const t of tins) {
       const s = sectionOf(t)
       if (!s) return undefined
-      total += of(s, t) * t.count
+      total += of(s) * t.count
     }
     return total
   }
-  const flat = [...from, ...to].every((t) => FLAT.includes(t.shape))
+  const all = [...from, ...to]
+  const flat = all.every((t) => FLAT.includes(t.shape))
+  const alike = new Set(all.map((t) => t.shape)).size === 1
+  if (!flat && !alike) {
+    const good = sum(to, (s) => goodMl(s, rise))
+    return good && good / batterMl
+  }
   const of = flat ? (s: Section) => areaAt(s, 0) : (s: Section) => goodMl(s, rise)
   const [a, b] = [sum(from, of), sum(to, of)]
   return a && b ? b / a : undefined

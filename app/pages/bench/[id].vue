@@ -259,6 +259,11 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       <div class="below">
         <MethodPanel v-if="visible('method')" :steps="steps" :oven="bench.setup.recipe.oven" />
         <div v-if="visible('method') || !narrow" class="aside">
+          <CrumbPanel
+            v-if="(later?.crumb ?? bench.balance?.crumb)?.length"
+            :claims="later?.crumb ?? bench.balance!.crumb"
+            :against="later ? 'against the recipe as given' : 'against what is usual'"
+          />
           <HandOver v-if="later?.handover.length" :option="later" />
           <SurePanel v-if="bench.sure" v-model:tools="kitchen.tools" :sure="bench.sure" :region="kitchen.region" />
           <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">

@@ -7,7 +7,7 @@ import { sectionOf } from '../../../core/tin/section'
 import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
-import { useTins, type Tried } from '~/stores/tins'
+import { HOT_MINUTES, HOTTER, useTins, type Tried } from '~/stores/tins'
 
 const route = useRoute()
 const router = useRouter()
@@ -155,6 +155,15 @@ async function keep() {
           <span v-if="tins.now.fit.scale !== 1"
             ><b>×{{ tins.now.fit.scale }}</b> of the recipe</span
           >
+          <button
+            v-if="tins.now.fit.scale !== 1 || tins.setup.wholeEggs"
+            class="chip"
+            type="button"
+            :aria-pressed="tins.setup.wholeEggs"
+            @click="tins.change({ wholeEggs: !tins.setup.wholeEggs })"
+          >
+            whole eggs
+          </button>
           <span v-if="tins.now.fit.leftoverCupcakes"
             ><b>{{ tins.now.fit.leftoverCupcakes }}</b> cupcakes left over</span
           >
@@ -223,6 +232,14 @@ async function keep() {
               {{ m.label }}
             </button>
           </span>
+          <button
+            class="chip thin"
+            type="button"
+            :aria-pressed="tins.setup.hotStart"
+            @click="tins.change({ hotStart: !tins.setup.hotStart })"
+          >
+            {{ HOT_MINUTES }} min at {{ tins.setup.celsius + HOTTER }} first
+          </button>
           <span class="row" role="group" aria-label="The batter goes in">
             <button
               v-for="s in STARTS"
