@@ -164,25 +164,25 @@ function setTitle(text: string) {
     </header>
     <div class="scroll">
       <div class="about">
-        <label>Title<input :value="recipe.title" maxlength="200" @change="setTitle(($event.target as HTMLInputElement).value)" /></label>
+        <label>Title<TypedField :value="recipe.title" maxlength="200" @set="setTitle" /></label>
         <label
-          >Tins<input
+          >Tins<TypedField
             :value="recipe.tins.map((t) => t.text).join('; ')"
             maxlength="200"
             placeholder="20 cm round x2"
             list="editor-tins"
-            @change="setTins(($event.target as HTMLInputElement).value)" /><datalist id="editor-tins">
+            @set="setTins" /><datalist id="editor-tins">
             <option v-for="t in cupboard.tins" :key="t.id" :value="t.tin.text" /></datalist
         ></label>
       </div>
       <div v-for="(p, part) in recipe.parts" :key="part" class="part">
         <div class="name">
-          <input
+          <TypedField
             class="title"
             :value="p.name"
             :aria-label="`Name of part ${part + 1}`"
             maxlength="80"
-            @change="bench.editing.rename(part, ($event.target as HTMLInputElement).value)"
+            @set="(t: string) => bench.editing.rename(part, t)"
           />
           <select
             :value="p.role"
@@ -321,7 +321,7 @@ h2 {
   gap: 2px;
   font-size: 0.875rem;
 }
-.about input,
+.about :deep(input),
 .line,
 .title,
 select {
@@ -335,12 +335,12 @@ select {
 }
 .line:hover,
 .title:hover,
-.about input:hover {
+.about :deep(input:hover) {
   border-color: var(--hair);
 }
 .line:focus,
 .title:focus,
-.about input:focus {
+.about :deep(input:focus) {
   background: var(--enamel);
   border-color: var(--rim);
   outline: none;

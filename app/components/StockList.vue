@@ -132,12 +132,12 @@ const out = (s: Stock) => cupboard.set(`${ingredientOf(s.id)?.names[0] ?? s.id} 
         <ul>
           <li v-for="{ s, name } in g.rows" :key="s.id" :class="{ looked: looked === s.id }">
             <button class="plain name" type="button" :title="`What ${name} does`" @click="emit('look', s.id)">{{ name }}</button>
-            <input
+            <TypedField
               class="amount"
               :value="amount(s)"
               :aria-label="`How much ${name}`"
               maxlength="30"
-              @change="setAmount(s, ($event.target as HTMLInputElement).value)"
+              @set="(t: string) => setAmount(s, t)"
             />
             <span class="jar" aria-hidden="true"><i :style="{ width: `${share(s) * 100}%` }" :class="{ low: share(s) < 0.2 }" /></span>
             <label class="age small" :class="age(s)?.loud ? 'loud' : 'quiet'"

@@ -34,9 +34,10 @@ const tree = computed(() => {
 const asked = (v: Version) => [...NEEDS.filter((n) => v.goals.includes(n.id)).map((n) => n.label), ...wishWords(v.goals)].join(', ')
 const day = (at: number) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
 
-async function put(v: Version, change: Partial<Version>, label: string) {
-  const before = { ...v }
-  await shelf.put({ ...v, ...change })
+async function put(seen: Version, change: Partial<Version>, label: string) {
+  // As it is now, not as it was when this row was drawn.
+  const before = { ...(shelf.versionById(seen.id) ?? seen) }
+  await shelf.put({ ...before, ...change })
   history.did({ label, undo: () => shelf.put(before), redo: () => shelf.put({ ...before, ...change }) })
 }
 const rename = (v: Version, name: string) => name.trim() && name.trim() !== v.name && put(v, { name: name.trim() }, 'a version’s name')
@@ -74,23 +75,19 @@ async function remove(v: Version) {
         :class="{ here: v.id === current }"
       >
         <div class="who">
-          <input
-            :value="v.name"
-            maxlength="120"
-            :aria-label="`Name of ${v.name}`"
-            @change="rename(v, ($event.target as HTMLInputElement).value)"
-          />
+          <TypedField :value="v.name" maxlength="120" :aria-label="`Name of ${v.name}`" @set="(t: string) => rename(v, t)" />
           <span class="small quiet"
             >{{ day(v.createdAt) }}<template v-if="asked(v)"> · {{ asked(v) }}</template></span
           >
         </div>
-        <textarea
+        <TypedField
+          multiline
+          class="note"
           :value="v.note"
-          rows="1"
           maxlength="2000"
           placeholder="a note"
           :aria-label="`Note for ${v.name}`"
-          @change="note(v, ($event.target as HTMLTextAreaElement).value)"
+          @set="(t: string) => note(v, t)"
         />
         <div class="acts">
           <button class="chip" type="button" :aria-pressed="v.bakedAt !== null" @click="baked(v)">
@@ -137,7 +134,7 @@ li.here {
 .who {
   display: grid;
 }
-.who input {
+.who :deep(input) {
   border: 0;
   border-bottom: 2px solid var(--hair);
   background: none;
@@ -145,7 +142,7 @@ li.here {
   min-height: 38px;
   padding: 0;
 }
-textarea {
+li :deep(textarea) {
   border: 2px solid var(--hair);
   border-radius: 10px;
   background: var(--mist);

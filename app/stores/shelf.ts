@@ -53,9 +53,12 @@ export const useShelf = defineStore('shelf', () => {
     for (const r of put) next.set(r.id, r)
     return next
   }
+  /** What comes back from the disk may be older than what was done meanwhile, and must not take it back. */
+  const newer = <T extends { id: string; updatedAt: number }>(map: ReadonlyMap<string, T>, put: readonly T[]) =>
+    put.filter((r) => (map.get(r.id)?.updatedAt ?? -Infinity) <= r.updatedAt)
   const show = (put: { recipes?: readonly StoredRecipe[]; versions?: readonly Version[] }) => {
-    if (put.recipes?.length) recipeMap.value = changed(recipeMap.value, put.recipes)
-    if (put.versions?.length) versionMap.value = changed(versionMap.value, put.versions)
+    if (put.recipes?.length) recipeMap.value = changed(recipeMap.value, newer(recipeMap.value, put.recipes))
+    if (put.versions?.length) versionMap.value = changed(versionMap.value, newer(versionMap.value, put.versions))
   }
   const hide = (ids: { recipes?: readonly string[]; versions?: readonly string[] }) => {
     if (ids.recipes?.length) recipeMap.value = changed(recipeMap.value, [], ids.recipes)
@@ -108,7 +111,8 @@ export const useShelf = defineStore('shelf', () => {
     }
     void follow(
       database.recipes,
-      (put, gone) => {
+      (all, gone) => {
+        const put = newer(recipeMap.value, all)
         if (put.length || gone.length) recipeMap.value = changed(recipeMap.value, put, gone)
         told('recipes')
       },
@@ -117,7 +121,7 @@ export const useShelf = defineStore('shelf', () => {
     void follow(
       database.versions,
       (put, gone) => {
-        const fresh = put.filter((v) => !memory.has(v.id))
+        const fresh = newer(versionMap.value, put).filter((v) => !memory.has(v.id))
         if (fresh.length || gone.length) versionMap.value = changed(versionMap.value, fresh, gone)
         told('versions')
       },
