@@ -8,13 +8,16 @@ export function recogniseFinish(mass: Mass, kinds: Kinds, ids: Set<string>): Fin
   const fat = mass.fat / total
   const sugar = mass.sugar / total
   const has = (pattern: RegExp) => [...ids].some((id) => pattern.test(id))
+  const cream = has(/^(cream-heavy|plant-cream|coconut-cream|mascarpone|whipped-topping)$/)
+  // Cheese folded into cream is a cream with body, not an icing.
+  if (cream && sugar < 0.25 && !has(/butter|spread|shortening/) && kinds.chocolate / total < 0.2) return 'whipped-cream'
   if (kinds.cheese / total > 0.15) return 'cream-cheese-icing'
   if (kinds.chocolate / total > 0.25 && mass.water / total > 0.08) return 'ganache'
   if (has(/crumb|cookie|biscuit/) && fat > 0.1) return 'crumb-icing'
   if (fat > 0.12 && has(/^(aquafaba|egg-white)$/) && has(/butter|spread|shortening/)) return 'foam-butter-icing'
   if (fat > 0.12 && has(/^flour-|cornstarch|custard-powder/) && has(/butter|spread|shortening/)) return 'cooked-butter-icing'
-  if (has(/^(cream-heavy|plant-cream|coconut-cream|mascarpone|whipped-topping)$/) && sugar < 0.4) return 'whipped-cream'
-  if (fat > 0.12) return 'butter-icing'
+  if (cream && sugar < 0.4) return 'whipped-cream'
+  if (fat > 0.12 || (fat > 0.05 && has(/butter|spread|shortening/))) return 'butter-icing'
   if (ids.has('sugar-icing') && sugar > 0.5) return 'glaze'
   if (has(/^(jam|berries|apple|rhubarb|stone-fruit|fruit-puree)$/)) return 'compote'
   return mass.water / total > 0.3 ? 'soak' : 'glaze'

@@ -4,6 +4,8 @@ import { cautionsFor, type Caution } from '../care/cautions'
 import type { Banded, CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
 import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
+import { frosting, type FrostingAnswer, type FrostingRequest } from '../finish/frosting'
+import type { SoakAnswer } from '../finish/soak'
 import { readJsonLd } from '../formats/jsonld'
 import { readMany } from '../formats/many'
 import type { Measures } from '../measure/kitchen'
@@ -13,6 +15,7 @@ import { searchPantry } from '../pantry/lookup'
 import { boxIngredient, estimateBox, type BoxEstimate, type Label } from '../pantry/box'
 import { ownIngredient, type OwnIngredient } from '../pantry/own'
 import { ingredientOf, withIngredients } from '../pantry/pantry'
+import { answerAmounts, answerSoak, type AmountsAnswer } from './finish'
 import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
@@ -71,6 +74,9 @@ export interface Answers {
   uncertainty: Uncertainty
   line: LineAnswer
   scale: ScaleAnswer
+  frosting: FrostingAnswer
+  amounts: AmountsAnswer
+  soak: SoakAnswer
   tin: TinAnswer
   bake: BakeAnswer
   import: { recipes: ParsedRecipe[] }
@@ -174,6 +180,18 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   bake: (raw) => {
     const request = checked<Common & Parameters<typeof answerBake>[0]>('bake', raw)
     return answerBake({ ...request, recipe: request.batterGrams === undefined ? recipeOf(request).recipe : undefined })
+  },
+
+  frosting: (raw) => {
+    const request = checked<Common & FrostingRequest>('frosting', raw)
+    return frosting({ ...request, recipe: request.kind === undefined ? recipeOf(request).recipe : undefined })
+  },
+
+  amounts: (raw) => answerAmounts(checked('amounts', raw)),
+
+  soak: (raw) => {
+    const request = checked<Common & Parameters<typeof answerSoak>[0]>('soak', raw)
+    return answerSoak({ ...request, recipe: request.cakeGrams === undefined ? recipeOf(request).recipe : undefined })
   },
 
   import: (raw) => {

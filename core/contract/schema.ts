@@ -2,8 +2,12 @@ import Joi from 'joi'
 import { BANDED, CAKE_FAMILIES } from '../balance/families'
 import { REGIONS } from '../measure/region'
 import { TOOLS } from '../crumb/uncertainty'
-import { ALLERGENS, KINDS } from '../pantry/ingredient'
+import { ALLERGENS, HARD_NEEDS, KINDS } from '../pantry/ingredient'
 import { MATERIALS, ROLES, TIN_SHAPES } from '../recipe/recipe'
+import { FORMULAS } from '../finish/formulas'
+import { USES } from '../finish/firmness'
+import { TROUBLES } from '../finish/rescue'
+import { SOAKS } from '../finish/soak'
 import { LONGEST_TEXT, MOST_LINES, TOO_LONG } from '../recipe/text'
 import { OVEN_MODES } from '../oven/surroundings'
 import { GOALS } from '../reformulate/goals'
@@ -163,6 +167,18 @@ const recipeRequest = (more: Record<string, Joi.Schema> = {}) =>
       'object.xor': 'Give the recipe once: as text, as recipe or as jsonld.',
     })
 
+/** A recipe, or the one field that does instead of it. */
+const finishRequest = (instead: string, more: Record<string, Joi.Schema>) =>
+  Joi.object({ ...source, ...common, ...more })
+    .or('text', 'recipe', 'jsonld', instead)
+    .oxor('text', 'recipe', 'jsonld', instead)
+    .messages({
+      'object.missing': `Give the recipe as text, as recipe or as jsonld, or ${instead}.`,
+      'object.oxor': `Give it once: as a recipe or as ${instead}.`,
+    })
+const component = Joi.string().max(80)
+const coat = Joi.object({ mm: Joi.number().min(0).max(100).required(), component })
+const piped = Joi.object({ nozzleMm: Joi.number().min(1).max(40).required(), component })
 const school = Joi.string().valid(...SCHOOL_IDS)
 const id = Joi.string().max(80)
 
@@ -233,6 +249,52 @@ export const SCHEMAS = {
       evaporation: true,
       expansion: true,
     }),
+  }),
+  frosting: finishRequest('kind', {
+    kind: Joi.string().valid(...Object.keys(FORMULAS)),
+    grams: Joi.number().min(20).max(20_000),
+    use: Joi.string()
+      .valid(...USES)
+      .default('spread'),
+    goals: Joi.array()
+      .items(Joi.string().valid(...HARD_NEEDS))
+      .max(6)
+      .default([]),
+    roomC: Joi.number().min(0).max(45).default(20),
+    trouble: Joi.string().valid(...TROUBLES),
+  }),
+  amounts: Joi.object({
+    cake: Joi.object({
+      shape: Joi.string().valid('round', 'square', 'rect', 'sheet', 'cupcake', 'ring', 'roll', 'crepe').required(),
+      mm: Joi.object().pattern(Joi.string(), Joi.number().min(0).max(2000)).default({}),
+      layers: Joi.number().integer().min(1).max(60).default(1),
+      count: Joi.number().integer().min(1).max(500).default(1),
+      wells: Joi.number().min(0).max(500),
+    }).required(),
+    places: Joi.object({
+      filling: coat,
+      crumbCoat: coat,
+      coat,
+      top: coat,
+      border: piped,
+      rosettes: piped.keys({ count: Joi.number().integer().min(0).max(1000).required() }),
+      swirls: piped,
+      wells: Joi.object({ ml: Joi.number().min(0).max(200).required(), component }),
+    }).required(),
+    component: component.default('butter-icing'),
+    sparePct: Joi.number().min(0).max(100).default(0),
+    region: common.region,
+  }),
+  soak: finishRequest('cakeGrams', {
+    cakeGrams: Joi.number().greater(0).max(MOST_GRAMS),
+    depthMm: Joi.number().min(3).max(300).default(45),
+    kind: Joi.string()
+      .valid(...SOAKS)
+      .default('syrup'),
+    goals: Joi.array()
+      .items(Joi.string().valid(...HARD_NEEDS))
+      .max(6)
+      .default([]),
   }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),

@@ -1,0 +1,73 @@
+import type { FinishFamily } from '../balance/families'
+import type { Phases } from './phases'
+
+export const USES = ['pour', 'drip', 'spread', 'fill', 'pipe', 'whip', 'roll'] as const
+export type Use = (typeof USES)[number]
+export const FIRMNESS = ['pours', 'drips', 'spreads', 'pipes', 'rolls', 'too-stiff'] as const
+export type Firmness = (typeof FIRMNESS)[number]
+
+/** Where each class ends, on a scale of 0 (runs) to 10 (a block). */
+const CLASSES: readonly (readonly [most: number, name: Firmness])[] = [
+  [2, 'pours'],
+  [3.4, 'drips'],
+  [5.4, 'spreads'],
+  [7.4, 'pipes'],
+  [9.2, 'rolls'],
+  [Infinity, 'too-stiff'],
+]
+export const classOf = (score: number): Firmness => CLASSES.find(([most]) => score < most)![1]
+
+/** The range of firmness that suits a use. */
+export const FOR_USE: Record<Use, readonly [low: number, high: number]> = {
+  pour: [0.3, 3],
+  drip: [1.8, 4],
+  spread: [3.3, 7.2],
+  fill: [3, 7.2],
+  pipe: [4.6, 8],
+  whip: [1.2, 6.4],
+  roll: [6.8, 9.4],
+}
+
+/** How much each solid stiffens, by mass: fat crystals make a network, sugar crystals only crowd. */
+const WEIGHS = { solidFat: 1.6, crystals: 0.8, cocoa: 0.8, crumbs: 0.8, body: 3, bound: 0.35 }
+/** From the share of solids to the scale, by family: set on the classic of each (`core/fixtures/frostings.ts`). */
+const SCALE: Partial<Record<FinishFamily, readonly [at0: number, perShare: number]>> = {
+  'butter-icing': [1, 11],
+  'cream-cheese-icing': [1.8, 11],
+  'cooked-butter-icing': [2, 11],
+  'foam-butter-icing': [3.1, 13],
+  'crumb-icing': [1, 10],
+  glaze: [0.2, 6],
+}
+/** Ganache: cocoa butter sets hard, water loosens it. */
+const GANACHE = { perShare: 18, water: 0.2, loosens: 12 }
+/** Cream stands by its fat: under 18 % never, 36 % well, and never like a block; warm rooms and much sugar soften it. */
+const CREAM = { from: 18, per: 3, most: 7, coldC: 18, warms: 0.14, stabilises: 0.35 }
+/** Soaks, compotes and other wet things: what starch and gels hold of their water. */
+const WET = { at0: 0.4, bound: 6.5, sugar: 0.02 }
+
+/** Firmness at the room's temperature, 0 (runs) to 10 (a block). */
+export function firmnessOf(p: Phases, roomC: number): number {
+  const { grams } = p
+  if (!(grams > 0)) return 0
+  const solidFat = (p.solidFatPct * grams) / 100
+  const share =
+    (WEIGHS.solidFat * solidFat +
+      WEIGHS.crystals * p.crystals +
+      WEIGHS.cocoa * p.cocoa +
+      WEIGHS.crumbs * p.crumbs +
+      WEIGHS.body * p.body +
+      WEIGHS.bound * p.bound) /
+    grams
+  const clamp = (x: number) => Math.round(Math.max(0, Math.min(10, x)) * 100) / 100
+  if (p.family === 'ganache') return clamp(GANACHE.perShare * share - GANACHE.loosens * (p.waterPct / 100 - GANACHE.water))
+  if (p.family === 'whipped-cream') {
+    // Sugar and flavour do not thin the cream that stands: fat counts against cream alone.
+    const fat = (100 * p.fatPct) / Math.max(40, 100 - p.sugarPct)
+    const stands = (fat - CREAM.from) / CREAM.per + CREAM.stabilises * Math.min(4, (100 * p.stabiliser) / grams)
+    return clamp(Math.min(CREAM.most, stands) - CREAM.warms * Math.max(0, roomC - CREAM.coldC))
+  }
+  const scale = SCALE[p.family]
+  if (scale) return clamp(scale[0] + scale[1] * share)
+  return clamp(WET.at0 + WET.bound * (p.bound / grams) + WET.sugar * p.sugarPct)
+}

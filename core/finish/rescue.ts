@@ -1,0 +1,167 @@
+import type { Dose } from '../balance/mass'
+import type { Region } from '../measure/region'
+import type { HardNeed } from '../pantry/ingredient'
+import { nameOf, need } from '../pantry/pantry'
+import { kitchenOf, wholeGrams } from '../reformulate/lines'
+import { bandsFor } from './findings'
+import { classOf, firmnessOf, FOR_USE, type Use } from './firmness'
+import { aimFor, allowedOf, amountFor } from './adjust'
+import { phasesOf } from './phases'
+
+export const TROUBLES = ['split', 'runny', 'stiff', 'grainy', 'seized', 'too-sweet', 'melting', 'crumbs', 'too-dark'] as const
+export type Trouble = (typeof TROUBLES)[number]
+
+export interface RescueStep {
+  step: string
+  ingredient?: string
+  grams?: number
+  kitchen?: string
+  /** What should be seen then. */
+  expect: string
+}
+
+const FATS = ['butter-unsalted', 'plant-butter-block', 'shortening']
+const LIQUIDS = ['milk-whole', 'soy-milk', 'oat-milk', 'water']
+const CREAMS = ['cream-heavy', 'coconut-cream', 'plant-cream']
+/** More than this share of the bowl is no rescue but another batch. */
+const MOST_ADDED = 0.6
+/** Chocolate seizes on a little water and comes back with enough: a fifth of its weight. */
+const UNSEIZE = 0.2
+/** Salt that takes the edge off sweetness without being tasted, g per g. */
+const PINCH = 0.004
+
+/** What to do about a frosting that went wrong, with amounts for this bowl. */
+export function rescueFor(
+  trouble: Trouble,
+  doses: readonly Dose[],
+  use: Use,
+  roomC: number,
+  goals: readonly HardNeed[],
+  region: Region,
+): RescueStep[] {
+  const p = phasesOf(doses, roomC)
+  const total = p.grams
+  const score = firmnessOf(p, roomC)
+  const aim = aimFor(use)
+  const steps: RescueStep[] = []
+  const say = (step: string, expect: string) => steps.push({ step, expect })
+  const add = (ids: readonly string[], grams: number, how: (name: string, amount: string) => string, expect: string) => {
+    const id = allowedOf(ids, goals)
+    if (!id || !(grams > 0.5)) return
+    const g = Math.min(grams, MOST_ADDED * total)
+    const kitchen = kitchenOf(id, g, 'weight', region)
+    steps.push({ step: how(nameOf(need(id), region), kitchen), ingredient: id, grams: wholeGrams(g), kitchen, expect })
+  }
+  /** Grams of something that bring the bowl to the middle of its use. */
+  const toAim = (ids: readonly string[]): number => {
+    const id = allowedOf(ids, goals)
+    if (!id) return 0
+    return amountFor([...doses, { ingredient: id, grams: 0 }], doses.length, aim, roomC, 0, MOST_ADDED * total, p.family)
+  }
+  const firmer = p.family === 'ganache' ? ['chocolate-dark'] : p.family === 'whipped-cream' ? [] : ['sugar-icing']
+  const looser = p.family === 'ganache' || p.family === 'whipped-cream' ? CREAMS : LIQUIDS
+  const words = classOf(aim)
+
+  if (trouble === 'runny') {
+    const most = bandsFor(p.family, use).waterToFat?.high
+    // Sugar alone cannot mend an icing that holds too much water for its fat.
+    if (most && p.waterToFat > most) {
+      const fat = (p.fatPct * total) / 100
+      const water = (p.waterPct * total) / 100
+      add(
+        FATS,
+        (water / most - fat) / 0.8,
+        (n, a) => `Beat in ${a} more soft ${n}.`,
+        'The water has fat enough to sit in; it thickens within a minute.',
+      )
+    }
+    say('Chill the bowl for 15 minutes, then beat again.', 'Cold fat holds more: often that is all it wants.')
+    if (p.family === 'whipped-cream')
+      add(
+        ['cream-cheese', 'plant-cream-cheese'],
+        0.15 * total,
+        (n, a) => `Whisk ${a} cold ${n} smooth and fold the cream into it.`,
+        'It holds a soft peak. Under 28 % fat it never will alone.',
+      )
+    add(firmer, score < aim ? toAim(firmer) : 0, (n, a) => `Beat in ${a} ${n}, in two goes.`, `It ${words}.`)
+  } else if (trouble === 'stiff')
+    add(
+      looser,
+      score > aim ? toAim(looser) : 8,
+      (n, a) => `Beat in ${a} ${n}, a teaspoon at a time.`,
+      `It ${words}; stop as soon as it does.`,
+    )
+  else if (trouble === 'split') {
+    if (p.family === 'ganache')
+      add(
+        CREAMS,
+        0.08 * total,
+        (n, a) => `Warm ${a} ${n} and stir it in from the middle, a spoon at a time.`,
+        'It turns from oily to shining.',
+      )
+    else {
+      say(
+        'If it is cold and curdled: warm a third of it until just melted, beat it back in.',
+        'It looks worse, then comes together: keep whipping, it comes back.',
+      )
+      say('If it is warm and greasy: chill the bowl for 15 minutes and beat again.', 'It turns pale and holds.')
+      const most = bandsFor(p.family, use).waterToFat?.high
+      if (most && p.waterToFat > most) {
+        const fat = (p.fatPct * total) / 100
+        const water = (p.waterPct * total) / 100
+        add(
+          FATS,
+          (water / most - fat) / 0.8,
+          (n, a) => `It holds too much water: beat in ${a} soft ${n}.`,
+          'No drops stand in it any more.',
+        )
+      }
+    }
+  } else if (trouble === 'grainy') {
+    if (p.grit / total > 0.05)
+      say(
+        'Grind the sweetener to powder, or warm it in the liquid until it is clear, before the next batch.',
+        'Erythritol comes out again as it cools: half allulose keeps it smooth.',
+      )
+    else {
+      add(looser, 0.02 * total, (n, a) => `Beat in ${a} warm ${n} and let it stand for ten minutes.`, 'The sugar dissolves; beat again.')
+      say('Sieve icing sugar next time, and beat it into soft fat before any liquid.', 'No grit between the teeth.')
+    }
+  } else if (trouble === 'seized') {
+    const chocolate = doses.reduce((g, d) => g + (d.ingredient.startsWith('chocolate-') ? d.grams : 0), 0) || total / 2
+    add(
+      CREAMS,
+      UNSEIZE * chocolate,
+      (n, a) => `Stir in ${a} hot ${n}, all at once, and keep stirring.`,
+      'The paste loosens and shines: it is a ganache now, not for coating.',
+    )
+  } else if (trouble === 'too-sweet') {
+    add(['salt'], PINCH * total, (n, a) => `Beat in ${a} fine ${n}.`, 'It tastes of more than sugar.')
+    add(['lemon-juice'], 0.012 * total, (n, a) => `Or ${a} ${n}, a little at a time.`, 'Sharper; stop before it loosens.')
+    add(FATS, 0.18 * total, (n, a) => `Or beat in ${a} soft ${n}.`, 'Less sweet by a seventh, and richer.')
+  } else if (trouble === 'melting') {
+    say('Take the cake off the warm side, and both to the fridge for 20 minutes.', 'It firms; nothing is lost.')
+    say('Do not frost before the cake is as cool as the room, all through.', 'The first coat stays where it is put.')
+    add(
+      ['shortening', 'oil-coconut'],
+      p.family === 'butter-icing' ? 0.12 * total : 0,
+      (n, a) => `For a hot day, beat ${a} ${n} into the next batch in place of as much butter.`,
+      'It stands some degrees more.',
+    )
+  } else if (trouble === 'crumbs') {
+    say('Keep this bowl for the crumb coat: spread it thin, chill the cake for 30 minutes.', 'The crumbs are glued down.')
+    say(
+      `Make or set aside a clean ${Math.round(total / 2)} g for the last coat, with a clean knife.`,
+      'No crumb in it; piping nozzles stay free.',
+    )
+  } else {
+    say('Cover it and let it stand for an hour: colour deepens as it rests, and fades again when beaten.', 'You see its true colour.')
+    const [low, high] = FOR_USE[use]
+    say(
+      'Beat in uncoloured frosting, a third of this bowl at a time.',
+      `Each third pales it by about a quarter; it stays between ${classOf(low)} and ${classOf(high)}.`,
+    )
+  }
+  if (!steps.length) say(`It already ${classOf(score)}: leave it as it is.`, `It ${words}.`)
+  return steps
+}
