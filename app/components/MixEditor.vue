@@ -87,7 +87,9 @@ async function key(e: KeyboardEvent, part: number, line: number) {
   const at = fields().indexOf(field)
   const focus = async (i: number) => {
     await nextTick()
-    fields()[Math.max(0, i)]?.focus()
+    // A baker who has gone on to something else already is not called back.
+    const now = document.activeElement
+    if (now === field || now === document.body || fields().includes(now as HTMLInputElement)) fields()[Math.max(0, i)]?.focus()
   }
   if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
     e.preventDefault()
@@ -100,7 +102,6 @@ async function key(e: KeyboardEvent, part: number, line: number) {
   } else if (e.key === 'Enter') {
     e.preventDefault()
     await set(part, line, field.value)
-    // A baker who has gone on already is not called back.
     if (document.activeElement === field || document.activeElement === document.body) await focus(at + 1)
   } else if (e.key === 'Escape' && typing.value) {
     e.stopPropagation()
