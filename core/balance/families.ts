@@ -30,6 +30,7 @@ export const FINISH_FAMILIES = [
   'ganache',
   'crumb-icing',
   'glaze',
+  'pastry-cream',
   'compote',
   'soak',
 ] as const

@@ -4,7 +4,7 @@ import type { Recipe } from '../recipe/recipe'
 import type { Region } from '../measure/region'
 import { amounts, type Amounts, type CakeShape, type Places } from '../finish/amounts'
 import { FORMULAS } from '../finish/formulas'
-import { formulate } from '../finish/frosting'
+import { formulate } from '../finish/formulate'
 import { soak, type SoakAnswer, type SoakKind } from '../finish/soak'
 import { Refusal } from '../refusal'
 

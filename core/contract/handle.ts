@@ -16,6 +16,7 @@ import { boxIngredient, estimateBox, type BoxEstimate, type Label } from '../pan
 import { ownIngredient, type OwnIngredient } from '../pantry/own'
 import { ingredientOf, withIngredients } from '../pantry/pantry'
 import { answerAmounts, answerSoak, type AmountsAnswer } from './finish'
+import { answerBuild, type BuildAnswer, type BuildRequest } from './build'
 import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
@@ -27,6 +28,7 @@ import { reformulating, type Progress } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
+import { trimmings, type Binder, type Dough, type Trimmings } from '../finish/trimmings'
 import type { BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
@@ -77,6 +79,8 @@ export interface Answers {
   frosting: FrostingAnswer
   amounts: AmountsAnswer
   soak: SoakAnswer
+  build: BuildAnswer
+  trimmings: Trimmings
   tin: TinAnswer
   bake: BakeAnswer
   import: { recipes: ParsedRecipe[] }
@@ -192,6 +196,16 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   soak: (raw) => {
     const request = checked<Common & Parameters<typeof answerSoak>[0]>('soak', raw)
     return answerSoak({ ...request, recipe: request.cakeGrams === undefined ? recipeOf(request).recipe : undefined })
+  },
+
+  build: (raw) => {
+    const request = checked<Common & BuildRequest>('build', raw)
+    return answerBuild({ ...request, recipe: recipeOf(request).recipe })
+  },
+
+  trimmings: (raw) => {
+    const { crumbGrams, binder, dough } = checked<{ crumbGrams: number; binder: Binder; dough: Dough }>('trimmings', raw)
+    return trimmings(crumbGrams, binder, dough)
   },
 
   import: (raw) => {

@@ -6,6 +6,8 @@ import { ALLERGENS, HARD_NEEDS, KINDS } from '../pantry/ingredient'
 import { MATERIALS, ROLES, TIN_SHAPES } from '../recipe/recipe'
 import { FORMULAS } from '../finish/formulas'
 import { USES } from '../finish/firmness'
+import { FINISH_WANTS } from '../finish/rework'
+import { BINDERS, DOUGHS } from '../finish/trimmings'
 import { TROUBLES } from '../finish/rescue'
 import { SOAKS } from '../finish/soak'
 import { LONGEST_TEXT, MOST_LINES, TOO_LONG } from '../recipe/text'
@@ -182,6 +184,19 @@ const piped = Joi.object({ nozzleMm: Joi.number().min(1).max(40).required(), com
 const school = Joi.string().valid(...SCHOOL_IDS)
 const id = Joi.string().max(80)
 
+const places = Joi.object({
+  filling: coat,
+  dam: piped,
+  drip: Joi.object({ count: Joi.number().integer().min(0).max(500), component }),
+  crumbCoat: coat,
+  coat,
+  top: coat,
+  border: piped,
+  rosettes: piped.keys({ count: Joi.number().integer().min(0).max(1000).required() }),
+  swirls: piped,
+  wells: Joi.object({ ml: Joi.number().min(0).max(200).required(), component }),
+})
+
 /** One schema per verb, shared by command line, server and workers. */
 export const SCHEMAS = {
   parse: recipeRequest(),
@@ -257,9 +272,12 @@ export const SCHEMAS = {
       .valid(...USES)
       .default('spread'),
     goals: Joi.array()
-      .items(Joi.string().valid(...HARD_NEEDS))
-      .max(6)
+      .items(Joi.string().valid(...HARD_NEEDS, ...FINISH_WANTS))
+      .max(10)
       .default([]),
+    amount: Joi.object(Object.fromEntries(FINISH_WANTS.map((w) => [w, Joi.number().min(0).max(1)]))).default({}),
+    sweetener: Joi.string().max(80),
+    chocolate: Joi.string().valid('chocolate-dark-50', 'chocolate-dark', 'chocolate-dark-85', 'chocolate-milk', 'chocolate-white'),
     roomC: Joi.number().min(0).max(45).default(20),
     trouble: Joi.string().valid(...TROUBLES),
   }),
@@ -271,16 +289,7 @@ export const SCHEMAS = {
       count: Joi.number().integer().min(1).max(500).default(1),
       wells: Joi.number().min(0).max(500),
     }).required(),
-    places: Joi.object({
-      filling: coat,
-      crumbCoat: coat,
-      coat,
-      top: coat,
-      border: piped,
-      rosettes: piped.keys({ count: Joi.number().integer().min(0).max(1000).required() }),
-      swirls: piped,
-      wells: Joi.object({ ml: Joi.number().min(0).max(200).required(), component }),
-    }).required(),
+    places: places.required(),
     component: component.default('butter-icing'),
     sparePct: Joi.number().min(0).max(100).default(0),
     region: common.region,
@@ -295,6 +304,36 @@ export const SCHEMAS = {
       .items(Joi.string().valid(...HARD_NEEDS))
       .max(6)
       .default([]),
+  }),
+  build: recipeRequest({
+    cut: Joi.object({
+      split: Joi.number().integer().min(1).max(6).default(1),
+      trimMm: Joi.number().min(0).max(40).default(0),
+      rolled: Joi.boolean().default(false),
+      sheets: Joi.number().integer().min(2).max(80),
+    }).default({ split: 1, trimMm: 0, rolled: false }),
+    places: places.default({}),
+    soak: Joi.string().valid(...SOAKS),
+    component: component.default('butter-icing'),
+    colours: Joi.object().pattern(Joi.string().max(20), Joi.number().integer().min(1).max(4)).default({}),
+    goals: Joi.array()
+      .items(Joi.string().valid(...HARD_NEEDS, ...FINISH_WANTS))
+      .max(10)
+      .default([]),
+    roomC: Joi.number().min(0).max(45).default(20),
+    sparePct: Joi.number().min(0).max(100).default(10),
+    wholePackages: Joi.boolean().default(false),
+    slices: Joi.number().integer().min(1).max(500),
+  }),
+  trimmings: Joi.object({
+    crumbGrams: Joi.number().greater(0).max(MOST_GRAMS).required(),
+    binder: Joi.string()
+      .valid(...BINDERS)
+      .default('frosting'),
+    dough: Joi.string()
+      .valid(...DOUGHS)
+      .default('rolls'),
+    region: common.region,
   }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),

@@ -30,6 +30,12 @@ export const FOR_USE: Record<Use, readonly [low: number, high: number]> = {
 
 /** How much each solid stiffens, by mass: fat crystals make a network, sugar crystals only crowd. */
 const WEIGHS = { solidFat: 1.6, crystals: 0.8, cocoa: 0.8, crumbs: 0.8, body: 3, bound: 0.35 }
+/**
+ * Sugar stands only as long as some fat is firm round it: under this share of solid fat the crystals swim, and the icing
+ * slides (butter icing fails between 28 and 30 °C, where butter has about a twentieth of its fat solid).
+ */
+const NETWORK = 0.12
+const SWIMS = 0.3
 /** From the share of solids to the scale, by family: set on the classic of each (`core/fixtures/frostings.ts`). */
 const SCALE: Partial<Record<FinishFamily, readonly [at0: number, perShare: number]>> = {
   'butter-icing': [1, 11],
@@ -43,17 +49,18 @@ const SCALE: Partial<Record<FinishFamily, readonly [at0: number, perShare: numbe
 const GANACHE = { perShare: 18, water: 0.2, loosens: 12 }
 /** Cream stands by its fat: under 18 % never, 36 % well, and never like a block; warm rooms and much sugar soften it. */
 const CREAM = { from: 18, per: 3, most: 7, coldC: 18, warms: 0.14, stabilises: 0.35 }
-/** Soaks, compotes and other wet things: what starch and gels hold of their water. */
-const WET = { at0: 0.4, bound: 6.5, sugar: 0.02 }
+/** Custards, soaks, compotes and other wet things: what starch, egg and gels hold of their water; jam sets by fruit and sugar. */
+const WET = { at0: 0.4, bound: 6.5, sugar: 0.02, fat: 0.05, jamFrom: 52, jam: 0.3 }
 
 /** Firmness at the room's temperature, 0 (runs) to 10 (a block). */
 export function firmnessOf(p: Phases, roomC: number): number {
   const { grams } = p
   if (!(grams > 0)) return 0
   const solidFat = (p.solidFatPct * grams) / 100
+  const network = p.fatPct > 12 ? SWIMS + (1 - SWIMS) * Math.min(1, p.solidShare / NETWORK) : 1
   const share =
     (WEIGHS.solidFat * solidFat +
-      WEIGHS.crystals * p.crystals +
+      WEIGHS.crystals * p.crystals * network +
       WEIGHS.cocoa * p.cocoa +
       WEIGHS.crumbs * p.crumbs +
       WEIGHS.body * p.body +
@@ -69,5 +76,6 @@ export function firmnessOf(p: Phases, roomC: number): number {
   }
   const scale = SCALE[p.family]
   if (scale) return clamp(scale[0] + scale[1] * share)
-  return clamp(WET.at0 + WET.bound * (p.bound / grams) + WET.sugar * p.sugarPct)
+  const sets = p.family === 'compote' ? WET.jam * Math.max(0, p.sugarPct - WET.jamFrom) : 0
+  return clamp(WET.at0 + WET.bound * (p.bound / grams) + WET.sugar * p.sugarPct + WET.fat * p.solidFatPct + sets)
 }

@@ -42,6 +42,9 @@ const SOLUBLE = { sugar: 2, erythritol: 0.4, xylitol: 1.7, maltitol: 1.5, sorbit
 /** Grams of water that a gram of cooked starch holds as a paste that stands, and a gram of a gel. */
 const STARCH_HOLDS = 9
 const GEL_HOLDS = 45
+/** Egg cooked into a custard: about a yolk to 60 ml of milk stands (classic pastry cream with its starch). */
+const EGG_HOLDS = 2.2
+const EGG = /^egg-(yolk|whole)$/
 const COOKED = /^(flour-|cornstarch|potato-starch|custard-powder|semolina)/
 const GELS = /^(gelatine|agar|xanthan-gum|guar-gum|psyllium|pectin)/
 const CRUMBS = /crumb|cookie|biscuit/
@@ -56,7 +59,8 @@ export function phasesOf(doses: readonly Dose[], roomC: number, asFamily?: Finis
   const fat = sum(fatOf)
   // Oil in the bowl softens firm fat: it dissolves some of its crystals.
   const solid = sum((i) => fatOf(i) * solidShare(i, roomC))
-  const water = mass.water
+  // In a bowl all water counts, that of fruit too.
+  const water = sum((i) => i.per100.water ?? 0)
   const polyols = ['erythritol', 'xylitol', 'maltitol', 'sorbitol', 'allulose'] as const
   const sugars = sum((i) => SUGARS.reduce((g, s) => g + (i.per100[s] ?? 0), 0))
   let left = water
@@ -72,12 +76,14 @@ export function phasesOf(doses: readonly Dose[], roomC: number, asFamily?: Finis
   const plain = sugars - polyols.reduce((g, p) => g + sum((i) => i.per100[p] ?? 0), 0)
   // Sugar in chocolate stays in its fat; what is stirred into water dissolves.
   crystals += Math.max(0, plain - left * SOLUBLE.sugar)
-  const grams = mass.total || 1
+  // Steam that has left counts with its minus.
+  const total = doses.reduce((g, d) => g + d.grams, 0)
+  const grams = total || 1
   const of = (pattern: RegExp) => doses.reduce((g, d) => g + (pattern.test(d.ingredient) ? d.grams : 0), 0)
   const round = (x: number, digits = 1) => Math.round(x * 10 ** digits) / 10 ** digits
   return {
     family,
-    grams: mass.total,
+    grams: total,
     fatPct: round((100 * fat) / grams),
     sugarPct: round((100 * sugars) / grams),
     waterPct: round((100 * water) / grams),
@@ -88,11 +94,12 @@ export function phasesOf(doses: readonly Dose[], roomC: number, asFamily?: Finis
     solidShare: fat > 0 ? solid / fat : 0,
     crystals,
     grit,
-    bound: Math.min(water, of(COOKED) * STARCH_HOLDS * 0.8 + of(GELS) * GEL_HOLDS),
+    bound: Math.min(water, of(COOKED) * STARCH_HOLDS * 0.8 + of(GELS) * GEL_HOLDS + of(EGG) * EGG_HOLDS),
     cocoa: sum((i) => i.per100.cocoaSolids ?? 0),
     crumbs: of(CRUMBS),
     body: mass.milkProtein,
     foam: of(/^(aquafaba|egg-white)$/),
-    stabiliser: of(GELS) + 0.3 * of(/^cornstarch$/) + 0.3 * of(/cream-cheese|mascarpone/),
+    // A gram of jelly powder does what three grams of starch do.
+    stabiliser: 3 * of(GELS) + 0.3 * of(/^cornstarch$/) + 0.3 * of(/cream-cheese|mascarpone/),
   }
 }

@@ -8,7 +8,7 @@ import { classOf, firmnessOf, FOR_USE, type Use } from './firmness'
 import { aimFor, allowedOf, amountFor } from './adjust'
 import { phasesOf } from './phases'
 
-export const TROUBLES = ['split', 'runny', 'stiff', 'grainy', 'seized', 'too-sweet', 'melting', 'crumbs', 'too-dark'] as const
+export const TROUBLES = ['split', 'runny', 'stiff', 'grainy', 'seized', 'too-sweet', 'melting', 'crumbs', 'too-dark', 'blocked'] as const
 export type Trouble = (typeof TROUBLES)[number]
 
 export interface RescueStep {
@@ -154,6 +154,13 @@ export function rescueFor(
       `Make or set aside a clean ${Math.round(total / 2)} g for the last coat, with a clean knife.`,
       'No crumb in it; piping nozzles stay free.',
     )
+  } else if (trouble === 'blocked') {
+    say(
+      'Empty the bag, press the frosting through a fine sieve with a spoon, and fill the bag again.',
+      'What sat in the nozzle stays in the sieve.',
+    )
+    say('Take a nozzle twice as wide as the largest piece in it, zest and crumbs too.', 'It runs without a stop.')
+    add(looser, score > aim ? toAim(looser) : 0, (n, a) => `If it only squeezes out by force: beat in ${a} ${n}.`, `It ${words}.`)
   } else {
     say('Cover it and let it stand for an hour: colour deepens as it rests, and fades again when beaten.', 'You see its true colour.')
     const [low, high] = FOR_USE[use]

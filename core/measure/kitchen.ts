@@ -25,6 +25,7 @@ const CUP_PARTS = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4]
 const FUSS_OF_SUM = 0.12
 const FUSS_OF_EIGHTH = 0.1
 
+const MOST_SPOONS = 6.5
 /** A scale reads to 1 g; below this a spoon is surer than the scale. */
 const SCALE_FROM = 12
 /** Step that is read and remembered easily, by amount. */
@@ -90,7 +91,9 @@ function forms(grams: number, thing: Measurable, measures: Measures, region: Reg
   const spooned = () =>
     spoons(grams / thing.gramsPerMl, region).map((s) => ({ grams: s.ml * thing.gramsPerMl, text: s.text, fuss: s.fuss }))
   if (measures === 'weight') {
-    if (thing.bySpoon || grams < SCALE_FROM) return spooned()
+    // Nobody counts out more spoons than that, with a scale at hand.
+    const few = grams / thing.gramsPerMl <= MOST_SPOONS * KITCHENS[region].tablespoon
+    if ((thing.bySpoon && few) || grams < SCALE_FROM) return spooned()
     const step = scaleStep(grams)
     const near = Math.round(grams / step)
     return [near - 2, near - 1, near, near + 1, near + 2]

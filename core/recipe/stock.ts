@@ -1,4 +1,5 @@
-import { ingredientOf } from '../pantry/pantry'
+import type { Region } from '../measure/region'
+import { ingredientOf, packageGrams } from '../pantry/pantry'
 import type { Recipe } from './recipe'
 
 /** What of a recipe is not in the house, and how much of it is there. */
@@ -12,6 +13,36 @@ export interface Short {
 
 /** From the tap, or there in every kitchen's tap: never missing. */
 const ALWAYS = new Set(['water'])
+
+/** Something to buy. */
+export interface ToBuy extends Short {
+  /** g still wanted. */
+  buy: number
+  /** Whole packages of the region that hold it, where it comes in any. */
+  packages: number | null
+  packageGrams: number | null
+}
+
+/**
+ * What to buy for amounts that are wanted, less what is in the house.
+ *
+ * @param wants g by ingredient id
+ * @param stock grams in the house by ingredient id; `null` where it is there in plenty
+ */
+export function shoppingFor(
+  wants: readonly { ingredient: string; grams: number }[],
+  stock: ReadonlyMap<string, number | null>,
+  region: Region,
+): ToBuy[] {
+  return wants.flatMap(({ ingredient, grams }) => {
+    const has = stock.get(ingredient)
+    if (ALWAYS.has(ingredient) || has === null || (has ?? 0) + 0.5 >= grams) return []
+    const i = ingredientOf(ingredient)
+    const one = i ? packageGrams(i, region) : undefined
+    const buy = grams - (has ?? 0)
+    return [{ ingredient, wants: grams, has: has ?? 0, buy, packages: one ? Math.ceil(buy / one - 0.02) : null, packageGrams: one ?? null }]
+  })
+}
 
 /**
  * What a recipe wants that the house has not enough of.
