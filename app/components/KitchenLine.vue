@@ -85,6 +85,7 @@ const KEYS = [
   ['g s', 'to the shelf'],
   ['g b', 'to the bench'],
   ['g t', 'to the tins and the oven'],
+  ['g f', 'to the finish: fill, soak, frost'],
   ['g c', 'to the cupboard'],
   ['Ctrl Z', 'undo, wherever it was done'],
   ['Ctrl Y', 'redo'],

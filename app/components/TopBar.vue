@@ -24,6 +24,7 @@ const places = computed(() => [
     ? [
         { to: `/bench/${kitchen.lastVersion}`, label: 'Bench', here: route.path.startsWith('/bench') },
         { to: `/tins/${kitchen.lastVersion}`, label: 'Tins', here: route.path.startsWith('/tins') },
+        { to: `/finish/${kitchen.lastVersion}`, label: 'Finish', here: route.path.startsWith('/finish') },
       ]
     : []),
   { to: '/cupboard', label: 'Cupboard', here: route.path === '/cupboard' },

@@ -73,6 +73,13 @@ export function useActions() {
               keys: 'g t',
               run: () => router.push(`/tins/${kitchen.lastVersion}`),
             },
+            {
+              id: 'finish',
+              label: 'To the finish: fill, soak, frost',
+              about: 'place',
+              keys: 'g f',
+              run: () => router.push(`/finish/${kitchen.lastVersion}`),
+            },
           ]
         : []),
       { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },

@@ -2,7 +2,22 @@ import Dexie, { type Table } from 'dexie'
 import type { Kind } from '../../core/pantry/ingredient'
 import type { Label } from '../../core/pantry/box'
 import type { OwnIngredient } from '../../core/pantry/own'
+import type { Place, Places } from '../../core/finish/amounts'
+import type { Cut } from '../../core/finish/layers'
+import type { FinishWant } from '../../core/finish/rework'
+import type { SoakKind } from '../../core/finish/soak'
 import type { Question, Recipe, Tin } from '../../core/recipe/recipe'
+
+/** What goes where on a cake, and how the cake is cut for it. */
+export interface FinishSetup {
+  cut: Cut
+  places: Places
+  soak: SoakKind | null
+  colours: Partial<Record<Place, number>>
+  wants: FinishWant[]
+  sparePct: number
+  wholePackages: boolean
+}
 
 /** The label of the box that a recipe is made from, in place of the typical one of that id. */
 export interface BoxLabel {
@@ -67,6 +82,13 @@ export interface OwnTin {
   updatedAt: number
 }
 
+/** How a version is filled and frosted; its id is the version's. */
+export interface Finish {
+  id: string
+  setup: FinishSetup
+  updatedAt: number
+}
+
 export interface Setting {
   key: string
   value: unknown
@@ -80,6 +102,7 @@ export class KitchenDatabase extends Dexie {
   stock!: Table<Stock, string>
   own!: Table<OwnPacket, string>
   tins!: Table<OwnTin, string>
+  finishes!: Table<Finish, string>
 
   constructor(name = 'kind-crumb', options: ConstructorParameters<typeof Dexie>[1] = {}) {
     super(name, options)
@@ -100,6 +123,8 @@ export class KitchenDatabase extends Dexie {
             v.boxes = []
           }),
       )
+    // How versions are filled and frosted.
+    this.version(3).stores({ finishes: 'id' })
   }
 }
 

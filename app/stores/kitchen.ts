@@ -21,10 +21,12 @@ export const useKitchen = defineStore('kitchen', () => {
   const tools = ref<Tools>('mixed')
   const altitudeM = ref(0)
   const oven = ref<OvenHabits>({ fan: false, offsetC: 0, note: '' })
+  /** How warm the kitchen is where cakes are frosted, °C. */
+  const roomC = ref(20)
   const theme = ref<Theme>('system')
   const lastVersion = ref<string | null>(null)
   const loaded = ref(false)
-  const kept = { region, measures, tools, altitudeM, oven, theme, lastVersion }
+  const kept = { region, measures, tools, altitudeM, oven, roomC, theme, lastVersion }
 
   async function load() {
     try {
@@ -49,5 +51,5 @@ export const useKitchen = defineStore('kitchen', () => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light'
   }
 
-  return { region, measures, tools, altitudeM, oven, theme, lastVersion, loaded, load }
+  return { region, measures, tools, altitudeM, oven, roomC, theme, lastVersion, loaded, load }
 })
