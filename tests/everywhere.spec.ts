@@ -39,6 +39,20 @@ const SCREENS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: '12 cupcakes' }).click()
     await expect(page.getByRole('heading', { name: 'Held, and now' })).toBeVisible()
   },
+  finish: async (page) => {
+    await openRecipe(page, 'Coffee-hazelnut layers')
+    await place(page, 'Finish')
+    await page.getByRole('button', { name: 'crumb coat', exact: true }).click()
+    await page.getByRole('button', { name: 'drip', exact: true }).click()
+    await expect(page.getByText(/^Drip: \d+ g/)).toBeVisible()
+  },
+  rescue: async (page) => {
+    await openRecipe(page, 'Coffee-hazelnut layers')
+    await place(page, 'Finish')
+    await page.getByRole('button', { name: 'Gone wrong?' }).click()
+    await page.getByRole('button', { name: 'split or curdled' }).click()
+    await expect(page.getByText('keep whipping')).toBeVisible()
+  },
   names: async (page) => {
     await openRecipe(page, 'Poppy-seed loaf')
     await page.getByRole('button', { name: 'names and notes' }).click()

@@ -13,7 +13,7 @@ const USE_WORDS: Record<Use, string> = {
   pour: 'pours',
   drip: 'drips',
   spread: 'spreads',
-  fill: 'carries a layer',
+  fill: 'carries',
   pipe: 'pipes',
   whip: 'whips',
   roll: 'rolls',
@@ -50,26 +50,28 @@ const room = computed(() => Math.max(10, Math.min(38, props.roomC)))
       <line :x1="x(room)" :x2="x(room)" :y1="AT.top" :y2="HEIGHT - AT.bottom" class="room" />
       <circle :cx="x(room)" :cy="y(now)" r="7" class="dot" />
     </svg>
-    <table class="visually-hidden">
-      <caption>
-        Firmness of
-        {{
-          component.name
-        }}, 0 runs to 10 a block
-      </caption>
-      <thead>
-        <tr>
-          <th>°C</th>
-          <th>firmness</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="p in component.curve" :key="p.celsius">
-          <td>{{ p.celsius }}</td>
-          <td>{{ p.score }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="visually-hidden">
+      <table>
+        <caption>
+          Firmness of
+          {{
+            component.name
+          }}, 0 runs to 10 a block
+        </caption>
+        <thead>
+          <tr>
+            <th>°C</th>
+            <th>firmness</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in component.curve" :key="p.celsius">
+            <td>{{ p.celsius }}</td>
+            <td>{{ p.score }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </figure>
 </template>
 

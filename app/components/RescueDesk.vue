@@ -106,6 +106,7 @@ watch([which, trouble, open], async () => {
   gap: 8px;
 }
 .steps {
+  list-style: decimal;
   display: grid;
   gap: 10px;
   padding-left: 1.4em;

@@ -31,6 +31,18 @@ describe('the kitchen’s database', () => {
     expect(await now.stock.count()).toBe(0)
     await now.stock.put({ id: 'flour-plain', grams: 500, bestBefore: null, note: '', updatedAt: 3 })
     expect(await now.stock.get('flour-plain')).toMatchObject({ grams: 500 })
+    // The third schema: finishes.
+    const setup = {
+      cut: { split: 1, trimMm: 0, rolled: false },
+      places: {},
+      soak: null,
+      colours: {},
+      wants: [],
+      sparePct: 10,
+      wholePackages: false,
+    }
+    await now.finishes.put({ id: 'v', setup, updatedAt: 4 })
+    expect(await now.finishes.get('v')).toMatchObject({ setup })
     now.close()
   })
 })

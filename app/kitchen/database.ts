@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie'
-import type { Kind } from '../../core/pantry/ingredient'
+import type { HardNeed, Kind } from '../../core/pantry/ingredient'
 import type { Label } from '../../core/pantry/box'
 import type { OwnIngredient } from '../../core/pantry/own'
 import type { Place, Places } from '../../core/finish/amounts'
@@ -15,6 +15,8 @@ export interface FinishSetup {
   soak: SoakKind | null
   colours: Partial<Record<Place, number>>
   wants: FinishWant[]
+  /** Needs that the finish must meet, where they are not those that the cake meets. */
+  needs?: HardNeed[]
   sparePct: number
   wholePackages: boolean
 }

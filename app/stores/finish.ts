@@ -5,6 +5,7 @@ import type { BuildAnswer } from '../../core/contract/build'
 import type { Place, Places } from '../../core/finish/amounts'
 import type { Tin } from '../../core/recipe/recipe'
 import { ask, CoreRefusal } from '~/kitchen/core'
+import { needsMet } from '~/kitchen/finder'
 import { database, type FinishSetup, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
@@ -83,6 +84,9 @@ export function firstSetup(v: Version): FinishSetup {
   return { cut: { split: 1, trimMm: 0, rolled: false }, places, soak: null, colours: {}, wants: [], sparePct: 10, wholePackages: false }
 }
 
+/** Needs that a finish must not break when the cake meets them: whoever eats the one eats the other. */
+const FOLLOWED: readonly HardNeed[] = ['vegan', 'gluten-free']
+
 /** What goes on a version, and what comes of it. */
 export const useFinish = defineStore('finish', () => {
   const version = shallowRef<Version | null>(null)
@@ -91,7 +95,15 @@ export const useFinish = defineStore('finish', () => {
   const refusal = ref('')
   let turn = 0
 
-  const needs = computed(() => (version.value?.goals ?? []).filter((g): g is HardNeed => (HARD_NEEDS as readonly string[]).includes(g)))
+  /** What the finish must be: what the version was made for and its cake already is, unless the baker says otherwise. */
+  const needs = computed<HardNeed[]>(() => {
+    const v = version.value
+    if (!v) return []
+    if (setup.value?.needs) return setup.value.needs
+    const cake = { ...v, recipe: { ...v.recipe, parts: v.recipe.parts.filter((p) => p.role === 'batter' || p.role === 'crust') } }
+    const met = needsMet(cake)
+    return HARD_NEEDS.filter((n) => v.goals.includes(n) || (FOLLOWED.includes(n) && met.has(n)))
+  })
 
   async function open(v: Version) {
     if (version.value?.id === v.id && setup.value) return compute()

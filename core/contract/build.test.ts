@@ -101,7 +101,7 @@ describe('a cake put together', () => {
     const b = build('20 cm round x3', { places: { coat: { mm: 5 }, filling: { mm: 6 } }, wholePackages: true })
     const fat = b.components[0]!.recipe!.parts[0]!.lines.find((l) => l.ingredient === 'plant-butter-block')!
     expect(fat.grams.best % 250).toBeLessThan(6)
-    expect(b.components[0]!.left!.use).toMatch(/cupcakes/)
+    expect(b.components[0]!.left!.use).toMatch(/cupcake/)
   })
 
   it('more finish is more sugar and fat in a slice, of the finish alone', () => {

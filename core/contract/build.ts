@@ -38,6 +38,7 @@ export interface BuildComponent {
   reduction?: FrostingAnswer['reduction']
   labels: FrostingAnswer['labels']
   changes: string[]
+  notes: string[]
   firmness: { class: Firmness; score: number } | null
   /** Firmness from a cold to a hot kitchen. */
   curve: { celsius: number; score: number }[]
@@ -232,7 +233,8 @@ function readComponent(name: string, use: Use, request: BuildRequest): ReadCompo
   if (bought) {
     const i = ingredientOf(bought)
     if (!i) throw new Refusal('bad-request', `There is no “${bought}” in the pantry.`, 'places')
-    return { name: nameOf(i, region), family: 'jam', use, base: null, own: false }
+    const called = nameOf(i, region)
+    return { name: called.charAt(0).toUpperCase() + called.slice(1), family: 'jam', use, base: null, own: false }
   }
   const at = /^own:(\d+)$/.exec(name)?.[1]
   if (at !== undefined) {
@@ -248,13 +250,15 @@ function readComponent(name: string, use: Use, request: BuildRequest): ReadCompo
   return { name: FORMULAS[name].title, family: base.family, use, base, own: false }
 }
 
+/** Less than this no bowl and no pan makes well, g. */
+const LEAST_BATCH = 80
 /** What a formula makes where no grams are said. */
 const USUAL_GRAMS = 600
 
 /** The component in the amount that its places take, or the whole packages above it. */
 function made(name: string, r: ReadComponent, places: BuildComponent['places'], grams: number, request: BuildRequest): BuildComponent {
   const { goals, roomC, region } = request
-  const wanted = grams * (1 + request.sparePct / 100)
+  const wanted = Math.max(grams * (1 + request.sparePct / 100), r.base && !r.own ? LEAST_BATCH : 0)
   const ml = places.reduce((g, p) => g + p.ml, 0)
   const nothing = { component: name, name: r.name, family: r.family, use: r.use, grams: Math.round(grams), ml: Math.round(ml), places }
   if (!r.base)
@@ -264,6 +268,7 @@ function made(name: string, r: ReadComponent, places: BuildComponent['places'], 
       recipe: null,
       labels: [],
       changes: [],
+      notes: [],
       firmness: null,
       curve: [],
       holdsToC: null,
@@ -294,6 +299,7 @@ function made(name: string, r: ReadComponent, places: BuildComponent['places'], 
     }),
     labels: r.base.labels,
     changes: r.base.changes,
+    notes: r.base.notes,
     firmness: { class: r.base.firmness.class, score: r.base.firmness.score },
     curve,
     holdsToC: null,

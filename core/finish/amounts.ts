@@ -51,8 +51,8 @@ const ROSETTE_TURNS = 1.3
 const ROSETTE_ACROSS = 2.1
 const SWIRL_TURNS = [1, 0.7, 0.4]
 const CUPCAKE_ACROSS = 65
-/** Drips: so far apart, so thick (a rope of 8 by 3 mm), reaching this share of the height on average. */
-const DRIP = { apart: 28, section: 20, reach: 0.45 }
+/** Drips: so far apart, so thick (a band of 10 by 4 mm), reaching this share of the height on average, from a rim as thick. */
+const DRIP = { apart: 28, section: 40, reach: 0.45 }
 
 /** Top of one cake, mm². */
 function topOf(c: CakeShape): number {
@@ -109,7 +109,7 @@ export function amounts(
     filling: places.filling && inside * gaps * places.filling.mm,
     crumbCoat: places.crumbCoat && (over + sides) * places.crumbCoat.mm,
     dam: dam ? (top - inside) * gaps * (places.filling?.mm ?? places.dam!.nozzleMm) : 0,
-    drip: drips * DRIP.section * DRIP.reach * (cake.mm.height ?? 0),
+    drip: drips ? DRIP.section * (roundOf(cake) + drips * DRIP.reach * (cake.mm.height ?? 0)) : 0,
     coat: places.coat && (over + sides) * places.coat.mm,
     top: places.top && top * places.top.mm,
     border: places.border && rope(places.border.nozzleMm, roundOf(cake)),

@@ -38,6 +38,30 @@ describe('frostings', () => {
   })
 })
 
+describe('the table in docs/', () => {
+  it('says what the model says', async () => {
+    const row = (f: Frosting) => {
+      const a = read(f)
+      const found = a.findings.filter((x) => x.severity !== 'note').map((x) => x.code)
+      return `| ${f.name} | ${f.use}, ${f.roomC} °C | ${a.family} | ${a.firmness.score.toFixed(1)}, ${a.firmness.class} | ${found.join(', ') || 'sound'} |`
+    }
+    const head = ['| frosting | for | read as | firmness | found |', '|---|---|---|---|---|']
+    const text = [
+      '# Classic frostings and fillings',
+      '',
+      ...head,
+      ...SOUND_FROSTINGS.map(row),
+      '',
+      '## Spoiled on purpose',
+      '',
+      ...head,
+      ...SPOILED_FROSTINGS.map(row),
+      '',
+    ]
+    await expect(text.join('\n')).toMatchFileSnapshot('../../docs/tables/frostings.md')
+  })
+})
+
 describe('what every baker knows of frosting', () => {
   const butterIcing = SOUND_FROSTINGS[0]!
 

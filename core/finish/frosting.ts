@@ -28,6 +28,8 @@ export interface FrostingAnswer {
   nextSpoon: Spoonful[]
   /** What was changed for needs and wants, in words. */
   changes: string[]
+  /** What to mind in making it. */
+  notes: string[]
   /** How far a fruit filling is boiled down. */
   reduction?: Reduction
   /** Ingredients whose fitness for the needs hangs on their brand. */
@@ -75,6 +77,7 @@ export function frosting(request: FrostingRequest): FrostingAnswer {
     firmness: { roomC, class: classOf(score), score },
     recipe,
     changes,
+    notes: notesOn(raw, p),
     labels: raw.flatMap(({ ingredient }) => {
       const hangs = goals.filter((g) => suits(need(ingredient), g) === 'label')
       return hangs.length ? [{ ingredient, for: hangs }] : []
@@ -83,6 +86,18 @@ export function frosting(request: FrostingRequest): FrostingAnswer {
     nextSpoon: nextSpoon(doses, p, score, roomC, goals, region),
     ...(request.trouble && { rescue: rescueFor(request.trouble, doses, use, roomC, goals, region) }),
   }
+}
+
+function notesOn(doses: readonly Dose[], p: Phases): string[] {
+  const has = (pattern: RegExp) => doses.some((d) => pattern.test(d.ingredient) && d.grams > 0)
+  if (p.family !== 'pastry-cream') return []
+  if (has(/^egg-(yolk|whole)$/))
+    return [
+      `Temper the eggs: whisk a ladle of the hot milk into them, then all of it, and back into the pan; ${
+        has(/^cornstarch|flour-|custard-powder/) ? 'with starch in it, let it boil for a full minute' : 'stop at 82 °C, before it curdles'
+      }.`,
+    ]
+  return ['Set by starch alone: it is thick only after a full minute at the boil, and thins if it is beaten hard when cold.']
 }
 
 /** Fruit with this much sugar to its weight is boiled to a jam; with less, to a filling. */

@@ -3,14 +3,15 @@ import type { FinishFamily } from '../balance/families'
 /** Less than this is what clings to the bowl, g. */
 const CLINGS = 40
 
+const count = (n: number, what: string) => `${Math.max(1, Math.floor(n))} ${what}${n >= 2 ? 's' : ''}`
 const USES: Partial<Record<FinishFamily | 'custard' | 'jam', (grams: number) => string>> = {
-  'butter-icing': (g) => `tops ${Math.max(1, Math.floor(g / 35))} cupcakes, or freezes flat for three months; beat it again when thawed`,
-  'cooked-butter-icing': (g) => `fills ${Math.max(1, Math.floor(g / 20))} biscuits; keeps four days in the fridge`,
-  'foam-butter-icing': (g) => `tops ${Math.max(1, Math.floor(g / 30))} cupcakes; freezes for a month and whips up again`,
+  'butter-icing': (g) => `tops ${count(g / 35, 'cupcake')}, or freezes flat for three months; beat it again when thawed`,
+  'cooked-butter-icing': (g) => `fills ${count(g / 20, 'biscuit')}; keeps four days in the fridge`,
+  'foam-butter-icing': (g) => `tops ${count(g / 30, 'cupcake')}; freezes for a month and whips up again`,
   'cream-cheese-icing': (g) => `binds ${Math.round(g * 5)} g of trimmings, or spreads on buns within four days, kept cold`,
   'whipped-cream': () => 'goes with fruit today; it does not keep',
-  ganache: (g) => `rolls into ${Math.max(1, Math.floor(g / 12))} truffles; keeps a week in the fridge`,
-  'crumb-icing': (g) => `rolls into ${Math.max(1, Math.floor(g / 20))} small balls`,
+  ganache: (g) => `rolls into ${count(g / 12, 'truffle')}; keeps a week in the fridge`,
+  'crumb-icing': (g) => `rolls into ${count(g / 20, 'small ball')}`,
   glaze: () => 'keeps a week in a jar with its lid on; stir in a drop of water',
   compote: () => 'goes on porridge; keeps five days in the fridge',
   jam: () => 'goes back in its jar',

@@ -62,7 +62,28 @@ export function rescueFor(
   const looser = p.family === 'ganache' || p.family === 'whipped-cream' ? CREAMS : LIQUIDS
   const words = classOf(aim)
 
-  if (trouble === 'runny') {
+  // What is set by boiling is mended by boiling.
+  const boils = p.family === 'compote' || p.family === 'pastry-cream'
+  if (boils && trouble === 'runny') {
+    add(
+      ['cornstarch'],
+      score < aim ? toAim(['cornstarch']) : 0,
+      (n, a) => `Slake ${a} ${n} in twice as much cold water, stir it into the hot pan, and boil for a full minute.`,
+      `It ${words} when it is cold; it always looks thinner hot.`,
+    )
+    if (p.family === 'compote')
+      say(`Or boil it down by ${wholeGrams(0.12 * total)} g more: weigh the pan.`, 'A spoon drawn through leaves a track.')
+  } else if (boils && trouble === 'stiff')
+    add(
+      p.family === 'compote' ? ['water'] : LIQUIDS,
+      score > aim ? toAim(LIQUIDS) : 8,
+      (n, a) => `Beat it smooth, then beat in ${a} ${n}, a spoon at a time.`,
+      `It ${words}; stop as soon as it does.`,
+    )
+  else if (boils && trouble === 'split') {
+    say('Off the heat, press it through a fine sieve or blend it for ten seconds.', 'Lumps and curds are gone.')
+    say('If it thinned after it had set: boil it again with a little more starch.', 'Starch that never boiled thins overnight.')
+  } else if (trouble === 'runny') {
     const most = bandsFor(p.family, use).waterToFat?.high
     // Sugar alone cannot mend an icing that holds too much water for its fat.
     if (most && p.waterToFat > most) {

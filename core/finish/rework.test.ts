@@ -54,6 +54,19 @@ describe('less fat, less sugar, other sugar', () => {
   })
 })
 
+describe('eggs in a filling', () => {
+  it('pastry cream without egg is set by starch, and carries a layer', () => {
+    const text = 'Pastry cream\n500 ml milk\n4 egg yolks\n100 g sugar\n40 g cornflour\n25 g butter'
+    for (const goals of [['eggless'], ['vegan']]) {
+      const a = answer('frosting', { text, region: 'uk', use: 'fill', goals })
+      expect(a.family).toBe('custard')
+      expect(grams(a, /^egg/)).toBe(0)
+      expect(grams(a, /^cornstarch$/)).toBeGreaterThan(40)
+      expect(a.findings.filter((f) => f.severity !== 'note')).toEqual([])
+    }
+  })
+})
+
 describe('warm kitchens', () => {
   it('butter icing and ganache give up by 32 °C, warm-day icing does not', () => {
     const at = (kind: string, roomC: number) =>
@@ -67,6 +80,15 @@ describe('warm kitchens', () => {
 })
 
 describe('fruit boiled down', () => {
+  it('when it stays thin, is thickened by boiling, never by icing sugar', () => {
+    const text = 'Compote\n400 g berries\n60 g sugar'
+    const thin = answer('frosting', { text, region: 'uk', use: 'fill', trouble: 'runny' })
+    expect(thin.rescue!.map((s) => s.ingredient)).not.toContain('sugar-icing')
+    const starch = thin.rescue!.find((s) => s.ingredient === 'cornstarch')!
+    const mended = answer('frosting', { text: `${text}\n${starch.grams} g cornflour`, region: 'uk', use: 'fill' })
+    expect(mended.findings).toEqual([])
+  })
+
   it('loses water and nothing else: its dissolved solids end at the mark', () => {
     fc.assert(
       fc.property(

@@ -5,7 +5,7 @@ import { ingredientOf, nameOf, need } from '../pantry/pantry'
 import type { Line, Recipe } from '../recipe/recipe'
 import { kitchenOf, newLine } from '../reformulate/lines'
 import { Refusal } from '../refusal'
-import { standInsFor } from '../swaps/standins'
+import { EGG_OUTSIDE_BATTER, standInsFor } from '../swaps/standins'
 import { allowedOf, amountFor } from './adjust'
 import { findingsFor } from './findings'
 import { firmnessOf, FOR_USE, type Use } from './firmness'
@@ -38,6 +38,10 @@ const CREAMS = /^(cream-heavy|plant-cream|coconut-cream|mascarpone|plant-mascarp
 const STARCHES = /^(cornstarch|potato-starch|custard-powder|flour-)/
 const LIQUIDS = /^(milk-|soy-milk|oat-milk|almond-milk|water|cream-heavy|coffee-brewed)/
 
+const STARCH_STEP =
+  'Whisk the starch in while the milk is cold, and let it boil for a full minute, whisking: only boiled starch stays thick.'
+const all = <K>(bowls: ReadonlyMap<K, Bowl[]>): Bowl[] => [...bowls.values()].flat()
+
 interface Bowl {
   dose: Dose
   prep: string | null
@@ -69,16 +73,17 @@ export function rework(r: Rework): { recipe: Recipe; changes: string[] } {
   const was = firmnessOf(phasesOf(before, r.roomC), r.roomC)
   const name = (id: string) => nameOf(need(id), r.region)
   for (const [, bowl] of bowls) replaceBroken(bowl, r, changes)
-  const method: string[] = []
+  const method: string[] =
+    changes.some((c) => /^egg/i.test(c)) && all(bowls).some((b) => b.dose.ingredient === 'cornstarch') ? [STARCH_STEP] : []
   for (const want of r.wants) for (const [part, bowl] of bowls) bowls.set(part, applied(want, bowl, r, changes, method, name))
   if (!changes.length) return { recipe: r.recipe, changes }
-  const all = [...bowls.values()].flat()
+  const bowl = all(bowls)
   const [low, high] = FOR_USE[r.use]
   const wanted = Math.max(low + 0.2, Math.min(high - 0.2, was))
-  steady(all, wanted, r, changes, name)
+  steady(bowl, wanted, r, changes, name)
   if (r.wants.includes('less-sweet')) {
-    const grams = all.reduce((g, b) => g + b.dose.grams, 0) * PINCH
-    const salt = all.find((b) => b.dose.ingredient === 'salt')
+    const grams = bowl.reduce((g, b) => g + b.dose.grams, 0) * PINCH
+    const salt = bowl.find((b) => b.dose.ingredient === 'salt')
     if (salt) salt.dose = { ...salt.dose, grams: salt.dose.grams + grams }
     else [...bowls.values()][0]!.push({ dose: { ingredient: 'salt', grams }, prep: null })
     changes.push('A pinch of salt takes the edge off what sweetness is left.')
@@ -125,7 +130,8 @@ function replaceBroken(bowl: Bowl[], r: Rework, changes: string[]) {
   for (let i = bowl.length - 1; i >= 0; i--) {
     const { dose, prep } = bowl[i]!
     if (!broken(dose.ingredient)) continue
-    const stand = standInsFor(need(dose.ingredient)).find((s) => s.brings.every((b) => !broken(b.ingredient)))
+    const stands = EGG_OUTSIDE_BATTER[dose.ingredient] ?? standInsFor(need(dose.ingredient))
+    const stand = stands.find((s) => s.brings.every((b) => !broken(b.ingredient)))
     if (!stand)
       throw new Refusal(
         'bad-request',

@@ -20,7 +20,14 @@ const SPOONS: readonly { any: readonly string[]; grams: number; words: string }[
   { any: ['sugar-icing'], grams: 16, words: 'two tablespoons of' },
   { any: ['butter-unsalted', 'plant-butter-block', 'shortening'], grams: 14, words: 'a tablespoon of soft' },
 ]
+const BOILED: typeof SPOONS = [
+  { any: ['water'], grams: 15, words: 'a tablespoon of' },
+  { any: ['cornstarch'], grams: 8, words: 'a tablespoon, slaked and boiled, of' },
+  { any: ['sugar-white'], grams: 13, words: 'a tablespoon of' },
+]
 const SPOONS_FOR: Partial<Record<FinishFamily, typeof SPOONS>> = {
+  compote: BOILED,
+  'pastry-cream': BOILED,
   ganache: [
     { any: ['cream-heavy', 'coconut-cream', 'plant-cream'], grams: 15, words: 'a tablespoon of warm' },
     { any: ['chocolate-dark'], grams: 15, words: 'a square and a half of melted' },

@@ -4,6 +4,8 @@ import type { Place, Places } from '../../../core/finish/amounts'
 import { FINISH_WANTS, type FinishWant } from '../../../core/finish/rework'
 import { SOAKS } from '../../../core/finish/soak'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
+import type { HardNeed } from '../../../core/pantry/ingredient'
+import { NEEDS } from '~/stores/bench'
 import { KIND_WORDS, PLACE_WORDS, SOAK_WORDS, WANT_WORDS } from '~/kitchen/finish-words'
 import { PLACES_OF, standingOf, USUAL, useFinish } from '~/stores/finish'
 import { useCupboard } from '~/stores/cupboard'
@@ -94,6 +96,16 @@ const want = (w: FinishWant) => {
   const now = setup.value!.wants
   void finish.change({ wants: now.includes(w) ? now.filter((x) => x !== w) : [...now, w] }, WANT_WORDS[w])
 }
+const needWords = computed(
+  () =>
+    NEEDS.filter((n) => finish.needs.includes(n.id))
+      .map((n) => n.label)
+      .join(', ') || 'for everybody',
+)
+const need = (n: HardNeed) => {
+  const now = finish.needs
+  void finish.change({ needs: now.includes(n) ? now.filter((x) => x !== n) : [...now, n] }, 'what the finish must be')
+}
 const room = (text: string) => {
   const n = Number(text.replace(',', '.'))
   if (Number.isFinite(n)) kitchen.roomC = Math.max(5, Math.min(42, Math.round(n)))
@@ -147,6 +159,20 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
           />
           °C</label
         >
+        <Flap :label="needWords" name="The finish must be" :pressed="finish.needs.length > 0">
+          <div class="row">
+            <button
+              v-for="n in NEEDS"
+              :key="n.id"
+              class="chip"
+              type="button"
+              :aria-pressed="finish.needs.includes(n.id)"
+              @click="need(n.id)"
+            >
+              {{ n.label }}
+            </button>
+          </div>
+        </Flap>
         <span class="row" role="group" aria-label="For the finish">
           <button
             v-for="w in FINISH_WANTS"
@@ -365,6 +391,7 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
           </ul>
           <p v-if="c.reduction" class="small">Boil it down from {{ c.reduction.from }} to {{ c.reduction.to }} g: weigh the pan.</p>
           <p v-for="m in c.recipe!.method" :key="m" class="small">{{ m }}</p>
+          <p v-for="m in c.notes" :key="m" class="small">{{ m }}</p>
           <p v-for="m in c.changes" :key="m" class="small changed">{{ m }}</p>
           <p v-if="c.left" class="small">About {{ c.left.grams }} g stay over: it {{ c.left.use }}.</p>
         </article>
@@ -564,6 +591,7 @@ h3 {
   color: var(--beet);
 }
 .order {
+  list-style: decimal;
   display: grid;
   gap: 8px;
   padding-left: 1.5em;
