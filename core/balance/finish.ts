@@ -13,7 +13,7 @@ export function recogniseFinish(mass: Mass, kinds: Kinds, ids: Set<string>): Fin
   if (cream && sugar < 0.25 && !has(/^egg-(yolk|whole)$/) && !has(/butter|spread|shortening/) && kinds.chocolate / total < 0.2)
     return 'whipped-cream'
   if (kinds.cheese / total > 0.15) return 'cream-cheese-icing'
-  if (kinds.chocolate / total > 0.25 && mass.water / total > 0.08) return 'ganache'
+  if (kinds.chocolate / total >= 0.2 && mass.water / total > 0.08) return 'ganache'
   if (has(/crumb|cookie|biscuit/) && fat > 0.1) return 'crumb-icing'
   if (fat > 0.12 && has(/^(aquafaba|egg-white)$/) && has(/butter|spread|shortening/)) return 'foam-butter-icing'
   const fruit = has(/^(jam|berries|apple|rhubarb|stone-fruit|fruit-puree)$/)

@@ -110,6 +110,19 @@ describe('a cake put together', () => {
     expect(thick!.cake).toEqual(thin!.cake)
   })
 
+  it('a ganache takes the more of a chocolate the less cocoa is in it', () => {
+    const share = (chocolate: string) => {
+      const { recipe } = build('20 cm round x2', { goals: [], places: { coat: { mm: 4, component: `ganache:${chocolate}` } } })
+        .components[0]!
+      const lines = recipe!.parts[0]!.lines
+      const of = lines.find((l) => l.ingredient === chocolate)!.grams.best
+      return of / lines.reduce((g, l) => g + l.grams.best, 0)
+    }
+    expect(share('chocolate-white')).toBeGreaterThan(share('chocolate-dark'))
+    expect(share('chocolate-dark-50')).toBeGreaterThanOrEqual(share('chocolate-dark-85'))
+    expect(() => build('20 cm round', { places: { coat: { mm: 4, component: 'ganache:mud' } } })).toThrow(/no kind of finish/)
+  })
+
   it('tiers stand one upon the other, the widest below', () => {
     const b = answer('build', {
       text: VEGAN('20 cm round x2').replace('20 cm round x2', '15 cm round x2; 23 cm round x2'),

@@ -218,6 +218,12 @@ function placesFor(places: Places, tier: number, tiers: number): Places {
   return { ...places, rosettes: undefined, top: undefined, drip: undefined }
 }
 
+/** A kind of formula, and the chocolate of a ganache: `ganache:chocolate-dark-85`. */
+const kindOf = (component: string): { kind: string; chocolate?: string } => {
+  const [kind = '', chocolate] = component.split(':')
+  return chocolate && /^chocolate-(dark(-50|-85)?|milk|white)$/.test(chocolate) ? { kind, chocolate } : { kind: component }
+}
+
 interface ReadComponent {
   name: string
   family: FrostingAnswer['family'] | 'jam'
@@ -244,10 +250,11 @@ function readComponent(name: string, use: Use, request: BuildRequest): ReadCompo
     const base = frosting({ recipe: alone, use, goals, amount: {}, roomC, region })
     return { name: part.name, family: base.family, use, base, own: true }
   }
-  if (!FORMULAS[name])
-    throw new Refusal('bad-request', `“${name}” is no kind of finish: ${Object.keys(FORMULAS).join(', ')} are.`, 'places')
-  const base = frosting({ kind: name, use, goals, amount: {}, roomC, region })
-  return { name: FORMULAS[name].title, family: base.family, use, base, own: false }
+  const { kind, chocolate } = kindOf(name)
+  const formula = FORMULAS[kind]
+  if (!formula) throw new Refusal('bad-request', `“${name}” is no kind of finish: ${Object.keys(FORMULAS).join(', ')} are.`, 'places')
+  const base = frosting({ kind, chocolate, use, goals, amount: {}, roomC, region })
+  return { name: formula.title, family: base.family, use, base, own: false }
 }
 
 /** Less than this no bowl and no pan makes well, g. */
@@ -280,7 +287,7 @@ function made(name: string, r: ReadComponent, places: BuildComponent['places'], 
   if (request.wholePackages) factor = toPackages(r.base.recipe, factor, region)
   const recipe = r.own
     ? scaleRecipe(r.base.recipe, factor, region)
-    : frosting({ kind: name, grams: USUAL_GRAMS * factor, use: r.use, goals, amount: {}, roomC, region }).recipe
+    : frosting({ ...kindOf(name), grams: USUAL_GRAMS * factor, use: r.use, goals, amount: {}, roomC, region }).recipe
   const doses = dosesOfLines(recipe.parts.flatMap((p) => p.lines))
   const off = r.base.reduction ? r.base.reduction.boilOff * factor : 0
   const bowl = off > 0 ? [...doses, { ingredient: 'water', grams: -off }] : doses

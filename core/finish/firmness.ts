@@ -45,8 +45,8 @@ const SCALE: Partial<Record<FinishFamily, readonly [at0: number, perShare: numbe
   'crumb-icing': [1, 10],
   glaze: [0.2, 6],
 }
-/** Ganache: cocoa butter sets hard, water loosens it. */
-const GANACHE = { perShare: 18, water: 0.2, loosens: 12 }
+/** Ganache: cocoa butter sets hard, cocoa drinks (white chocolate has none, and wants twice as much of it), water loosens. */
+const GANACHE = { perShare: 15, cocoa: 0.8, water: 0.2, loosens: 12 }
 /** Cream stands by its fat: under 18 % never, 36 % well, and never like a block; warm rooms and much sugar soften it. */
 const CREAM = { from: 18, per: 3, most: 7, coldC: 18, warms: 0.14, stabilises: 0.35 }
 /** Custards, soaks, compotes and other wet things: what starch, egg and gels hold of their water; jam sets by fruit and sugar. */
@@ -67,7 +67,12 @@ export function firmnessOf(p: Phases, roomC: number): number {
       WEIGHS.bound * p.bound) /
     grams
   const clamp = (x: number) => Math.round(Math.max(0, Math.min(10, x)) * 100) / 100
-  if (p.family === 'ganache') return clamp(GANACHE.perShare * share - GANACHE.loosens * (p.waterPct / 100 - GANACHE.water))
+  // The milk in it gives no body: it is dissolved.
+  if (p.family === 'ganache')
+    return clamp(
+      GANACHE.perShare * (share + (GANACHE.cocoa * p.cocoa - WEIGHS.body * p.body) / grams) -
+        GANACHE.loosens * (p.waterPct / 100 - GANACHE.water),
+    )
   if (p.family === 'whipped-cream') {
     // Sugar and flavour do not thin the cream that stands: fat counts against cream alone.
     const fat = (100 * p.fatPct) / Math.max(40, 100 - p.sugarPct)

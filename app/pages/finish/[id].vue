@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { FORMULAS } from '../../../core/finish/formulas'
 import type { Place, Places } from '../../../core/finish/amounts'
 import { FINISH_WANTS, type FinishWant } from '../../../core/finish/rework'
 import { SOAKS } from '../../../core/finish/soak'
@@ -46,8 +45,7 @@ const kinds = computed(() => [
   ...(version.value?.recipe.parts ?? []).flatMap((p, i) =>
     p.role === 'batter' || p.role === 'crust' || !p.lines.length ? [] : [{ id: `own:${i}`, label: `${p.name} (this recipe)` }],
   ),
-  ...Object.keys(FORMULAS).map((id) => ({ id, label: KIND_WORDS[id] ?? id })),
-  { id: 'bought:jam', label: KIND_WORDS['bought:jam']! },
+  ...Object.entries(KIND_WORDS).map(([id, label]) => ({ id, label })),
 ])
 const main = computed(() => Object.values(setup.value?.places ?? {})[0]?.component ?? 'butter-icing')
 const shownComponent = computed(() => {
