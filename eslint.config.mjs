@@ -15,6 +15,7 @@ const LAYERS = [
   'tin',
   'oven',
   'finish',
+  'schedule',
   'formats',
   'contract',
 ]

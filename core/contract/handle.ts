@@ -17,6 +17,7 @@ import { ownIngredient, type OwnIngredient } from '../pantry/own'
 import { ingredientOf, withIngredients } from '../pantry/pantry'
 import { answerAmounts, answerSoak, type AmountsAnswer } from './finish'
 import { answerBuild, type BuildAnswer, type BuildRequest } from './build'
+import { answerSchedule, type ScheduleAnswer, type ScheduleRequest } from './schedule'
 import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
@@ -81,6 +82,7 @@ export interface Answers {
   soak: SoakAnswer
   build: BuildAnswer
   trimmings: Trimmings
+  schedule: ScheduleAnswer
   tin: TinAnswer
   bake: BakeAnswer
   import: { recipes: ParsedRecipe[] }
@@ -206,6 +208,12 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   trimmings: (raw) => {
     const { crumbGrams, binder, dough } = checked<{ crumbGrams: number; binder: Binder; dough: Dough }>('trimmings', raw)
     return trimmings(crumbGrams, binder, dough)
+  },
+
+  schedule: (raw) => {
+    const request = checked<Common & ScheduleRequest>('schedule', raw)
+    const bakes = request.bakes?.map((b) => ({ ...b, recipe: settled(b.recipe).recipe }))
+    return answerSchedule({ ...request, bakes, recipe: request.activities || bakes ? undefined : recipeOf(request).recipe })
   },
 
   import: (raw) => {

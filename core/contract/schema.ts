@@ -184,6 +184,15 @@ const piped = Joi.object({ nozzleMm: Joi.number().min(1).max(40).required(), com
 const school = Joi.string().valid(...SCHOOL_IDS)
 const id = Joi.string().max(80)
 
+const minutes = Joi.object({
+  low: Joi.number().min(0).max(20_000).required(),
+  best: Joi.number().min(0).max(20_000).required(),
+  high: Joi.number().min(0).max(20_000).required(),
+})
+const moment = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\dT\d\d:\d\d/)
+  .messages({ 'string.pattern.base': 'Write a time like 2027-06-12T15:00.' })
+const hour = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/)
 const places = Joi.object({
   filling: coat,
   dam: piped,
@@ -335,6 +344,76 @@ export const SCHEMAS = {
       .default('rolls'),
     region: common.region,
   }),
+  schedule: Joi.object({
+    ...source,
+    ...common,
+    activities: Joi.array()
+      .items(
+        Joi.object({
+          id: Joi.string().max(120).required(),
+          label: Joi.string().max(1000).default(''),
+          bake: Joi.string().max(200).allow('').default(''),
+          minutes: minutes.required(),
+          handsOn: Joi.boolean().default(false),
+          needs: Joi.array().items(Joi.string().max(120)).max(20).default([]),
+          oven: Joi.object({ celsius: Joi.number().min(40).max(320).required(), fan: Joi.boolean().default(false) }),
+          after: Joi.array()
+            .items(
+              Joi.object({
+                id: Joi.string().max(120).required(),
+                min: Joi.number().min(0).max(20_000),
+                max: Joi.number().min(0).max(20_000),
+              }),
+            )
+            .max(50)
+            .default([]),
+          better: Joi.number().min(0).max(20_000),
+          night: Joi.boolean(),
+          step: Joi.number().integer().min(0),
+        }),
+      )
+      .min(1)
+      .max(300),
+    bakes: Joi.array()
+      .items(
+        Joi.object({
+          recipe: source.recipe.required(),
+          bake: Joi.string().max(200).required(),
+          oven: minutes,
+          fixes: Joi.object().pattern(
+            Joi.string().pattern(/^\d{1,3}$/),
+            Joi.object({
+              minutes: Joi.number().min(0).max(10_000),
+              handsOn: Joi.boolean(),
+              needs: Joi.array().items(Joi.string().max(120)).max(10),
+              off: Joi.boolean(),
+            }),
+          ),
+          tins: Joi.array().items(Joi.string().max(200)).max(30),
+          finish: Joi.array()
+            .items(
+              Joi.object({
+                text: Joi.string().max(2000).required(),
+                hands: Joi.number().min(0).max(2000).required(),
+                wait: Joi.number().min(0).max(10_000).required(),
+                cold: Joi.boolean().required(),
+              }),
+            )
+            .max(60),
+        }),
+      )
+      .min(1)
+      .max(12),
+    serveAt: moment.required(),
+    notBefore: moment,
+    quiet: Joi.array()
+      .items(Joi.object({ from: hour.required(), to: hour.required(), allow: Joi.boolean() }))
+      .max(6)
+      .default([]),
+    kitchen: Joi.object().pattern(Joi.string().max(120), Joi.number().integer().min(0).max(50)).default({}),
+  })
+    .or('text', 'recipe', 'jsonld', 'activities', 'bakes')
+    .messages({ 'object.missing': 'Give activities, bakes, or one recipe as text, recipe or jsonld.' }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),
     region: common.region,

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../contract/handle'
+import { minuteOf } from '../measure/day'
+import { minutesIn } from './method'
+
+const CAKE = `Coffee layers
+Tin: 20 cm round x2
+Oven: 175 C, 28 to 32 minutes
+180 g unsalted butter, soft
+200 g light brown sugar
+3 large eggs
+200 g self-raising flour
+Icing:
+150 g unsalted butter, soft
+300 g icing sugar
+Method:
+1. Cream the butter and sugar.
+2. Beat in the eggs one by one.
+3. Fold in the flour.
+4. Bake at 175 C for about 30 minutes.
+5. Beat the icing and fill the cold cake.`
+const plan = (text: string, more: object = {}) => answer('schedule', { text, region: 'uk', serveAt: '2027-06-12T15:00', ...more })
+const at = (p: ReturnType<typeof plan>, words: RegExp) => p.activities.find((a) => words.test(a.label))!
+
+describe('a method as things to do', () => {
+  it.each([
+    ['Bake for 25 to 30 minutes.', [25, 28, 30]],
+    ['Chill for 1½ hours', [90, 90, 90]],
+    ['Simmer about 5 min', [5, 5, 5]],
+    ['Rest 1-2 h', [60, 90, 120]],
+    ['Fold in 200 g flour', null],
+  ] as const)('%s', (text, minutes) => {
+    expect(minutesIn(text)).toEqual(minutes)
+  })
+
+  it('puts in the softening, heating and cooling that nobody writes down, each at its time', () => {
+    const p = plan(CAKE)
+    expect(p.conflicts).toEqual([])
+    const [soft, cream, heat, bake, cool, fill] = [/soften/, /^Cream/, /Heat the oven/, /^Bake/, /^Cool/, /fill the cold/].map((w) =>
+      at(p, w),
+    )
+    for (const [a, b] of [
+      [soft, cream],
+      [cream, bake],
+      [heat, bake],
+      [bake, cool],
+      [cool, fill],
+    ] as const)
+      expect(minuteOf(a!.end)).toBeLessThanOrEqual(minuteOf(b!.start))
+    expect(minuteOf(bake!.end) - minuteOf(bake!.start)).toBe(30)
+    expect(minuteOf(bake!.start) - minuteOf(heat!.end)).toBeLessThanOrEqual(30)
+    expect(fill!.end).toBe('2027-06-12T15:00')
+    expect(p.activities.filter((a) => a.step === 3)).toHaveLength(1)
+  })
+
+  it('a soured batter does not wait', () => {
+    const p = plan(`${CAKE.replace('200 g self-raising flour', '200 g plain flour\n1 tsp baking soda\n150 g plain yogurt')}`)
+    const batter = at(p, /^Fold/)
+    expect(minuteOf(at(p, /^Bake/).start) - minuteOf(batter.end)).toBeLessThanOrEqual(10)
+  })
+
+  it('what the baker put right stays: shorter, without hands, or left out', () => {
+    const { recipe } = answer('parse', { text: CAKE, region: 'uk' })
+    const p = answer('schedule', {
+      bakes: [{ recipe, bake: 'Coffee', fixes: { 0: { minutes: 12 }, 1: { off: true } } }],
+      serveAt: '2027-06-12T15:00',
+    })
+    const cream = p.activities.find((a) => /^Cream/.test(a.label))!
+    expect(minuteOf(cream.end) - minuteOf(cream.start)).toBe(12)
+    expect(p.activities.some((a) => /eggs one by one/.test(a.label))).toBe(false)
+  })
+
+  it('two bakes share one oven and one pair of hands, and quiet hours stay quiet', () => {
+    const { recipe } = answer('parse', { text: CAKE, region: 'uk' })
+    const other = { ...recipe, title: 'Loaf', oven: [{ celsius: 160, fan: false, minutes: [50, 60] as [number, number] }] }
+    const p = answer('schedule', {
+      bakes: [
+        { recipe, bake: 'Layers' },
+        { recipe: other, bake: 'Loaf' },
+      ],
+      serveAt: '2027-06-12T09:00',
+      quiet: [{ from: '22:00', to: '07:00' }],
+    })
+    expect(p.conflicts).toEqual([])
+    const bakes = p.activities.filter((a) => /^Bake/.test(a.label))
+    expect(bakes).toHaveLength(2)
+    const [first, second] = bakes
+    expect(minuteOf(second!.start)).toBeGreaterThanOrEqual(minuteOf(first!.end) + 15)
+    for (const a of p.activities.filter((x) => x.handsOn)) expect(Number(a.start.slice(11, 13))).toSatisfy((h: number) => h >= 7 && h < 22)
+  })
+
+  it('says plainly what it cannot plan', () => {
+    expect(() => answer('schedule', { text: CAKE, serveAt: 'tomorrow' })).toThrow(/2027-06-12T15:00/)
+  })
+})
