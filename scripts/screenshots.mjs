@@ -75,6 +75,17 @@ const VIEWS = {
       settled,
     ],
   },
+  clock: {
+    size: DESK,
+    steps: [
+      open('Coffee-hazelnut layers'),
+      settled,
+      press('Clock', 'link'),
+      settled,
+      async (page) => page.getByLabel('Put a bake on the day').selectOption({ label: 'Poppy-seed loaf · As given' }),
+      settled,
+    ],
+  },
   editor: { size: DESK, steps: [open('Coffee-hazelnut layers'), settled, press('Edit')] },
   cupboard: { size: DESK, steps: [press('Cupboard', 'link'), settled, press('plain flour')] },
   box: { size: DESK, steps: [press('Start from a box'), press('type its label')] },

@@ -53,6 +53,12 @@ const SCREENS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'split or curdled' }).click()
     await expect(page.getByText('keep whipping')).toBeVisible()
   },
+  clock: async (page) => {
+    await openRecipe(page, 'Poppy-seed loaf')
+    await place(page, 'Clock')
+    await page.getByRole('button', { name: /^Stir in the flour/ }).click()
+    await expect(page.getByText('wants hands')).toBeVisible()
+  },
   names: async (page) => {
     await openRecipe(page, 'Poppy-seed loaf')
     await page.getByRole('button', { name: 'names and notes' }).click()

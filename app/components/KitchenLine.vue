@@ -86,6 +86,7 @@ const KEYS = [
   ['g b', 'to the bench'],
   ['g t', 'to the tins and the oven'],
   ['g f', 'to the finish: fill, soak, frost'],
+  ['g d', 'to the clock: plan the day'],
   ['g c', 'to the cupboard'],
   ['Ctrl Z', 'undo, wherever it was done'],
   ['Ctrl Y', 'redo'],

@@ -27,6 +27,7 @@ const places = computed(() => [
         { to: `/finish/${kitchen.lastVersion}`, label: 'Finish', here: route.path.startsWith('/finish') },
       ]
     : []),
+  { to: '/clock', label: 'Clock', here: route.path === '/clock' },
   { to: '/cupboard', label: 'Cupboard', here: route.path === '/cupboard' },
 ])
 </script>

@@ -82,6 +82,7 @@ export function useActions() {
             },
           ]
         : []),
+      { id: 'clock', label: 'To the clock: plan the day', about: 'place', keys: 'g d', run: () => router.push('/clock') },
       { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },
       { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },
       { id: 'dark', label: 'Dark colours', about: 'kitchen', run: () => (kitchen.theme = 'dark') },

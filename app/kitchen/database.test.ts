@@ -43,6 +43,9 @@ describe('the kitchen’s database', () => {
     }
     await now.finishes.put({ id: 'v', setup, updatedAt: 4 })
     expect(await now.finishes.get('v')).toMatchObject({ setup })
+    await now.steps.put({ id: 'v', fixes: { 0: { minutes: 12 } }, updatedAt: 4 })
+    expect((await now.steps.get('v'))?.fixes[0]).toEqual({ minutes: 12 })
+    expect(await now.days.count()).toBe(0)
     now.close()
   })
 })

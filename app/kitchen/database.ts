@@ -6,6 +6,7 @@ import type { Place, Places } from '../../core/finish/amounts'
 import type { Cut } from '../../core/finish/layers'
 import type { FinishWant } from '../../core/finish/rework'
 import type { SoakKind } from '../../core/finish/soak'
+import type { StepFix } from '../../core/schedule/method'
 import type { Question, Recipe, Tin } from '../../core/recipe/recipe'
 
 /** What goes where on a cake, and how the cake is cut for it. */
@@ -91,6 +92,26 @@ export interface Finish {
   updatedAt: number
 }
 
+/** What the baker put right in the steps of a version; its id is the version's. */
+export interface StepFixes {
+  id: string
+  fixes: Partial<Record<number, StepFix>>
+  updatedAt: number
+}
+
+/** A day's work: which versions, served when. */
+export interface DayPlan {
+  id: string
+  versions: string[]
+  /** `2027-06-12T15:00`, as the kitchen's clock shows it. */
+  serveAt: string
+  /** Hands rest at night. */
+  quiet: boolean
+  /** Ids of what is done. */
+  done: string[]
+  updatedAt: number
+}
+
 export interface Setting {
   key: string
   value: unknown
@@ -105,6 +126,8 @@ export class KitchenDatabase extends Dexie {
   own!: Table<OwnPacket, string>
   tins!: Table<OwnTin, string>
   finishes!: Table<Finish, string>
+  steps!: Table<StepFixes, string>
+  days!: Table<DayPlan, string>
 
   constructor(name = 'kind-crumb', options: ConstructorParameters<typeof Dexie>[1] = {}) {
     super(name, options)
@@ -125,8 +148,8 @@ export class KitchenDatabase extends Dexie {
             v.boxes = []
           }),
       )
-    // How versions are filled and frosted.
-    this.version(3).stores({ finishes: 'id' })
+    // How versions are filled and frosted; steps put right; days planned.
+    this.version(3).stores({ finishes: 'id', steps: 'id', days: 'id' })
   }
 }
 

@@ -32,6 +32,8 @@ export interface ScheduleRequest {
   recipe?: Recipe
   serveAt: string
   notBefore?: string
+  /** Activities that are over: what waited for them need not wait. */
+  done: string[]
   quiet: { from: string; to: string; allow?: boolean }[]
   kitchen: Kitchen
   region: Region
@@ -58,8 +60,9 @@ export function answerSchedule(request: ScheduleRequest): ScheduleAnswer {
   const served = minuteOf(request.serveAt)
   if (!Number.isFinite(served)) throw new Refusal('bad-request', 'Say when it is served, like 2027-06-12T15:00.', 'serveAt')
   const quiet: Quiet[] = request.quiet.filter((q) => !q.allow).map((q) => ({ from: clock(q.from), to: clock(q.to) }))
+  const over = new Set(request.done)
   const found = plan(
-    activities,
+    activities.filter((a) => !over.has(a.id)),
     served,
     quiet,
     { ...ROOM, ...request.kitchen },

@@ -406,6 +406,7 @@ export const SCHEMAS = {
       .max(12),
     serveAt: moment.required(),
     notBefore: moment,
+    done: Joi.array().items(Joi.string().max(120)).max(300).default([]),
     quiet: Joi.array()
       .items(Joi.object({ from: hour.required(), to: hour.required(), allow: Joi.boolean() }))
       .max(6)

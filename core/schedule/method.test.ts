@@ -85,7 +85,7 @@ describe('a method as things to do', () => {
     const bakes = p.activities.filter((a) => /^Bake/.test(a.label))
     expect(bakes).toHaveLength(2)
     const [first, second] = bakes
-    expect(minuteOf(second!.start)).toBeGreaterThanOrEqual(minuteOf(first!.end) + 15)
+    expect(minuteOf(second!.start)).toBeGreaterThanOrEqual(minuteOf(first!.end) + 8)
     for (const a of p.activities.filter((x) => x.handsOn)) expect(Number(a.start.slice(11, 13))).toSatisfy((h: number) => h >= 7 && h < 22)
   })
 

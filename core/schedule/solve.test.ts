@@ -2,7 +2,7 @@ import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
 import type { Activity, Kitchen, Quiet } from './activity'
 import { day, programme, QUIET, SERVE } from '../fixtures/days'
-import { CHANGE_HEAT, plan } from './solve'
+import { changeHeat, plan } from './solve'
 
 /** Everything that a plan must keep, checked anew. */
 function expectKept(activities: readonly Activity[], quiet: readonly Quiet[], kitchen: Kitchen, p: ReturnType<typeof plan>) {
@@ -31,7 +31,7 @@ function expectKept(activities: readonly Activity[], quiet: readonly Quiet[], ki
       for (const a of users)
         for (const b of users)
           if (a !== b && a.oven && b.oven && a.oven.celsius !== b.oven.celsius && a.start >= b.end)
-            expect(a.start - b.end).toBeGreaterThanOrEqual(CHANGE_HEAT)
+            expect(a.start - b.end).toBeGreaterThanOrEqual(changeHeat(a.oven, b.oven))
   }
 }
 

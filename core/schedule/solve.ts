@@ -1,8 +1,13 @@
 import type { Activity, Conflict, Kitchen, Placed, Plan, Quiet } from './activity'
 
 const DAY = 1440
-/** From one heat of the oven to another, minutes: it gains about 10 °C a minute and loses slower. */
-export const CHANGE_HEAT = 15
+/**
+ * From one heat of the oven to another, minutes: home ovens gain or lose about 2 °C a minute near their heat with the
+ * door shut (probes in domestic ovens); more than a quarter of an hour no change takes, since the door can be opened.
+ */
+export const changeHeat = (a: Heat, b: Heat): number =>
+  Math.min(15, Math.ceil(Math.abs(a.celsius - b.celsius) / 2) + (a.fan === b.fan ? 0 : 2))
+type Heat = NonNullable<Activity['oven']>
 /** No cake is planned longer ahead than this, minutes. */
 const LONGEST = 7 * DAY
 /** Tries of the order of work: many on small plans, where each is quick. */
@@ -142,7 +147,7 @@ function placeAll(
   for (let repair = 0; repair < REPAIRS; repair++) {
     const start = tasks.map(() => -1)
     const left = tasks.map((t) => t.followers.length)
-    const used = new Map<string, { from: number; to: number; heat?: string }[]>()
+    const used = new Map<string, { from: number; to: number; heat?: Heat }[]>()
     let broken = -1
     const ready = left.flatMap((n, i) => (n === 0 ? [i] : []))
     while (ready.length) {
@@ -169,7 +174,7 @@ function placeAll(
       start[i] = at
       for (const n of resourcesOf(t.a)) {
         const list = used.get(n) ?? []
-        list.push({ from: at, to: at + t.minutes, ...(n === 'oven' && t.a.oven && { heat: heatOf(t.a) }) })
+        list.push({ from: at, to: at + t.minutes, ...(n === 'oven' && t.a.oven && { heat: t.a.oven }) })
         used.set(n, list)
       }
       for (const j of t.before) if (--left[j]! === 0) ready.push(j)
@@ -183,14 +188,13 @@ function placeAll(
   return { start: [], cost: Infinity, spread: Infinity, failed: 0 }
 }
 
-const heatOf = (a: Activity) => `${a.oven!.celsius}${a.oven!.fan ? 'f' : ''}`
 const resourcesOf = (a: Activity): string[] => [...new Set([...(a.handsOn ? ['hands'] : []), ...a.needs])]
 
 /** The latest time, as minutes before serving, at which a task can end; `null` where there is none. */
 function earliest(
   t: Task,
   from: number,
-  used: ReadonlyMap<string, { from: number; to: number; heat?: string }[]>,
+  used: ReadonlyMap<string, { from: number; to: number; heat?: Heat }[]>,
   kitchen: Kitchen,
   quiet: readonly Quiet[],
   serveAt: number,
@@ -204,13 +208,11 @@ function earliest(
     for (const r of resourcesOf(a)) {
       const list = used.get(r) ?? []
       const room = kitchen[r] ?? 1
-      const heat = r === 'oven' && a.oven ? heatOf(a) : undefined
+      const heat = r === 'oven' ? a.oven : undefined
       // An oven at another heat is in the way, and takes its time to change.
-      const other =
-        heat === undefined
-          ? undefined
-          : list.find((u) => u.heat !== undefined && u.heat !== heat && u.from < at + minutes + CHANGE_HEAT && u.to + CHANGE_HEAT > at)
-      if (other) next = Math.max(next, other.to + CHANGE_HEAT)
+      const gap = (u: { heat?: Heat }) => (heat && u.heat ? changeHeat(heat, u.heat) : 0)
+      const other = list.find((u) => gap(u) > 0 && u.from < at + minutes + gap(u) && u.to + gap(u) > at)
+      if (other) next = Math.max(next, other.to + gap(other))
       if (minutes > 0 && fullest(list, at, at + minutes) >= room) {
         const over = list.filter((u) => u.from < at + minutes && u.to > at).map((u) => u.to)
         next = Math.max(next, Math.min(...over))

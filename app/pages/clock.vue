@@ -1,0 +1,436 @@
+<script setup lang="ts">
+import IconPrinter from '~icons/ph/printer-bold'
+import { minuteOf } from '../../core/measure/day'
+import type { ScheduleAnswer } from '../../core/contract/schedule'
+import { suits } from '../../core/pantry/ingredient'
+import { ingredientOf, nameOf } from '../../core/pantry/pantry'
+import { HARD_NEEDS } from '../../core/pantry/ingredient'
+import { useClock } from '~/stores/clock'
+import { useKitchen } from '~/stores/kitchen'
+import { useShelf } from '~/stores/shelf'
+
+/** The day itself: back from serving, over hands, oven and cold. */
+type Activity = ScheduleAnswer['activities'][number]
+const clock = useClock()
+const kitchen = useKitchen()
+const shelf = useShelf()
+const picked = ref<string | null>(null)
+const shopping = ref(false)
+const adding = ref('')
+const said = ref('')
+useHead({ title: 'The day · Kind Crumb' })
+watch(
+  () => shelf.whole,
+  (whole) => {
+    if (whole) void clock.open()
+  },
+  { immediate: true },
+)
+
+const plan = computed(() => clock.answer)
+const day = computed(() => clock.day)
+const offered = computed(() =>
+  shelf.versions
+    .filter((v) => !day.value?.versions.includes(v.id))
+    .sort((a, b) => a.recipe.title.localeCompare(b.recipe.title) || a.createdAt - b.createdAt),
+)
+function add(id: string) {
+  adding.value = ''
+  const v = shelf.versionById(id)
+  if (v && day.value) void clock.change({ versions: [...day.value.versions, id] }, `${v.recipe.title} on the day`)
+}
+const take = (id: string) => clock.change({ versions: day.value!.versions.filter((v) => v !== id) }, 'a bake off the day')
+function serve(iso: string) {
+  if (/^\d{4}-\d\d-\d\dT\d\d:\d\d/.test(iso)) void clock.change({ serveAt: iso.slice(0, 16) }, 'the serving time')
+}
+const minutes = (a: Activity) => minuteOf(a.end) - minuteOf(a.start)
+const long = (m: number) => (m >= 120 ? `${Math.round(m / 30) / 2} h` : `${m} min`)
+const days = computed(() => {
+  const map = new Map<string, Activity[]>()
+  for (const a of plan.value?.activities ?? []) map.set(a.start.slice(0, 10), [...(map.get(a.start.slice(0, 10)) ?? []), a])
+  return [...map]
+})
+const dayName = (iso: string) => new Date(`${iso}T12:00`).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
+const one = computed(() => plan.value?.activities.find((a) => a.id === picked.value) ?? null)
+const things = (a: Activity) => a.needs.filter((n) => n !== 'hands' && !n.startsWith('tin:')).join(', ')
+const hands = computed(() => (plan.value?.activities ?? []).filter((a) => a.handsOn).reduce((m, a) => m + minutes(a), 0))
+const headline = computed(() => {
+  const p = plan.value
+  if (!p) return 'Nothing on the day yet: put a bake on it.'
+  if (p.conflicts.length) return 'This day cannot be had so.'
+  const first = p.activities[0]
+  if (!first) return 'All done.'
+  const when =
+    first.start.slice(0, 10) === p.servedAt.slice(0, 10)
+      ? first.start.slice(11)
+      : `${dayName(first.start.slice(0, 10))}, ${first.start.slice(11)}`
+  return `Begin at ${when}: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1).replace(/\.$/, '')}.`
+})
+const detail = computed(() => {
+  const p = plan.value
+  if (!p) return ''
+  const c = p.conflicts[0]
+  if (c) return `${c.message} ${c.try.join(' ')}`
+  return (
+    clock.slipped ||
+    `${long(hands.value)} of your hands within ${long(p.span)}; served ${dayName(p.servedAt.slice(0, 10))} at ${p.servedAt.slice(11)}.`
+  )
+})
+/** What should stand ready. */
+const equipment = computed(() => {
+  const all = new Set((plan.value?.activities ?? []).flatMap((a) => a.needs))
+  const words: Record<string, string> = {
+    oven: 'oven',
+    mixer: 'mixer or whisk',
+    hob: 'pan and hob',
+    fridge: 'room in the fridge',
+    freezer: 'room in the freezer',
+  }
+  return [...all].flatMap((n) => (n.startsWith('tin:') ? [n.slice(4)] : (words[n] ?? [])))
+})
+const checks = computed(() => {
+  const needs = new Set(clock.versions.flatMap((v) => v.goals))
+  return clock.needs.flatMap(({ ingredient }) => {
+    const i = ingredientOf(ingredient)
+    return i && HARD_NEEDS.some((n) => needs.has(n) && suits(i, n) === 'label') && !ingredient.startsWith('sugar')
+      ? [nameOf(i, kitchen.region)]
+      : []
+  })
+})
+async function calendar() {
+  const p = plan.value
+  if (!p) return
+  const [{ toCalendar }, { download }] = await Promise.all([import('../../core/formats/calendar'), import('~/kitchen/download')])
+  const entries = p.activities.map((a) => ({
+    id: a.id,
+    title: a.label.slice(0, 120),
+    notes: `${a.bake}${things(a) ? ` · ${things(a)}` : ''}`,
+    start: a.start,
+    end: a.end,
+    handsOn: a.handsOn,
+  }))
+  download('the-day.ics', 'text/calendar;charset=utf-8', toCalendar('Kind Crumb', entries, Date.now()))
+  said.value = 'The calendar file is in your downloads.'
+}
+const print = () => window.print()
+const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, label: string) => {
+  const a = one.value
+  if (a?.step !== undefined) void clock.fix(a.bake, a.step, change, label)
+}
+</script>
+
+<template>
+  <div class="clock">
+    <header class="panel head">
+      <div class="row">
+        <h1>The day</h1>
+        <label v-if="day" class="field"
+          >served
+          <input
+            type="datetime-local"
+            step="300"
+            :value="day.serveAt"
+            aria-label="Served at"
+            @change="serve(($event.target as HTMLInputElement).value)"
+        /></label>
+        <button
+          v-if="day"
+          class="chip thin"
+          type="button"
+          :aria-pressed="day.quiet"
+          @click="clock.change({ quiet: !day.quiet }, 'quiet nights')"
+        >
+          hands rest 22–7
+        </button>
+      </div>
+      <div class="row bakes" role="group" aria-label="Bakes">
+        <span v-for="v in clock.versions" :key="v.id" class="bake">
+          <NuxtLink :to="`/bench/${v.id}`">{{ clock.nameOf(v) }}</NuxtLink>
+          <button class="plain" type="button" :aria-label="`Take ${clock.nameOf(v)} off the day`" @click="take(v.id)">×</button>
+        </span>
+        <select v-model="adding" aria-label="Put a bake on the day" @change="add(adding)">
+          <option value="" disabled>put a bake on it…</option>
+          <option v-for="v in offered" :key="v.id" :value="v.id">{{ v.recipe.title }} · {{ v.name }}</option>
+        </select>
+      </div>
+    </header>
+    <p v-if="clock.refusal" class="look" role="alert">{{ clock.refusal }}</p>
+
+    <section v-if="plan && !plan.conflicts.length" class="panel" aria-labelledby="lanes-title">
+      <h2 id="lanes-title">In lanes <span class="quiet small">drag the serving line</span></h2>
+      <DayLanes
+        :plan="plan"
+        :serve-at="day!.serveAt"
+        :picked="picked"
+        @pick="(id: string) => (picked = id)"
+        @drag="clock.drag"
+        @drop="serve"
+      />
+    </section>
+
+    <footer class="panel verdict" aria-live="polite" :class="{ bad: plan?.conflicts.length }">
+      <div class="words">
+        <p class="headline">{{ headline }}</p>
+        <p class="small">{{ detail }}</p>
+      </div>
+      <div v-if="plan" class="actions">
+        <button class="push" type="button" @click="clock.late()">I’m running late</button>
+        <button class="push main" type="button" @click="shopping = true">To buy</button>
+      </div>
+    </footer>
+
+    <div v-if="plan && !plan.conflicts.length" class="below">
+      <section class="panel agenda" aria-labelledby="agenda-title">
+        <h2 id="agenda-title">Hour by hour</h2>
+        <template v-for="[date, list] in days" :key="date">
+          <h3 v-if="days.length > 1 || date !== plan.servedAt.slice(0, 10)">{{ dayName(date) }}</h3>
+          <ol>
+            <li v-for="a in list" :key="a.id" :class="{ picked: picked === a.id, waits: !a.handsOn }">
+              <input type="checkbox" :checked="false" :aria-label="`Done: ${a.label}`" @change="clock.tick(a.id)" />
+              <time>{{ a.start.slice(11) }}</time>
+              <button class="plain" type="button" :aria-pressed="picked === a.id" @click="picked = picked === a.id ? null : a.id">
+                <span>{{ a.label }}</span>
+                <span class="quiet small"
+                  >{{ long(minutes(a)) }}<template v-if="!a.handsOn"> by itself</template
+                  ><template v-if="things(a)"> · {{ things(a) }}</template
+                  ><template v-if="a.better && a.better > minutes(a)"> · better {{ long(a.better) }}</template
+                  ><template v-if="clock.versions.length > 1"> · {{ a.bake }}</template></span
+                >
+              </button>
+              <div v-if="picked === a.id && a.step !== undefined" class="row put-right">
+                <label class="field"
+                  >takes
+                  <input
+                    :value="minutes(a)"
+                    inputmode="numeric"
+                    :aria-label="`Minutes: ${a.label}`"
+                    @change="
+                      fix(
+                        { minutes: Math.max(0, Math.min(3000, Math.round(Number(($event.target as HTMLInputElement).value)) || 0)) },
+                        'how long a step takes',
+                      )
+                    "
+                  />
+                  min</label
+                >
+                <button
+                  class="chip thin"
+                  type="button"
+                  :aria-pressed="a.handsOn"
+                  @click="fix({ handsOn: !a.handsOn }, 'whether a step wants hands')"
+                >
+                  wants hands
+                </button>
+                <button class="chip thin" type="button" @click="fix({ off: true }, 'a step left out')">leave it out</button>
+              </div>
+            </li>
+          </ol>
+        </template>
+        <p v-if="day?.done.length" class="small">
+          <button class="plain link" type="button" @click="clock.change({ done: [] }, 'the ticks')">
+            {{ day.done.length }} done: put them back
+          </button>
+        </p>
+      </section>
+      <section class="panel" aria-labelledby="ready-title">
+        <h2 id="ready-title">Have ready</h2>
+        <ul class="ready">
+          <li v-for="e in equipment" :key="e">{{ e }}</li>
+        </ul>
+        <div class="row files">
+          <button class="push" type="button" @click="calendar">Calendar file</button>
+          <button class="push" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
+        </div>
+        <p role="status" class="small">{{ said }}</p>
+      </section>
+    </div>
+    <ShoppingSheet v-model="shopping" title="the day" :needs="clock.needs" :checks="checks" />
+  </div>
+</template>
+
+<style scoped>
+.clock {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px 20px;
+  flex-wrap: wrap;
+  align-items: center;
+  padding: 12px 20px;
+}
+h1 {
+  font-size: 1.6rem;
+  margin-right: 10px;
+}
+h2 {
+  font-size: 1.2rem;
+}
+h3 {
+  font-size: 1.02rem;
+  margin-top: 10px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+.chip.thin {
+  font-weight: 500;
+}
+.field {
+  flex-wrap: wrap;
+  max-width: 100%;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.field input,
+.bakes select {
+  min-height: 38px;
+  border: 2px solid var(--rim);
+  border-radius: 12px;
+  background: var(--enamel);
+  padding: 0 10px;
+  max-width: 100%;
+}
+.head .row {
+  min-width: 0;
+  max-width: 100%;
+}
+.field input[type='datetime-local'] {
+  min-width: 0;
+  font-size: min(1rem, 5vw);
+}
+.put-right input {
+  width: 70px;
+  text-align: right;
+}
+.bakes select {
+  width: 190px;
+}
+.bake {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 38px;
+  border: 2px solid var(--spruce-strong);
+  border-radius: 12px;
+  padding: 0 4px 0 12px;
+  font-weight: 600;
+}
+.bake a {
+  text-decoration: none;
+}
+.bake .plain {
+  width: 30px;
+  min-height: 34px;
+  text-align: center;
+  font-size: 1.2rem;
+}
+.verdict {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 12px 18px;
+}
+.verdict.bad {
+  background: var(--butter-soft);
+}
+.words {
+  flex: 1;
+  min-width: 0;
+}
+.headline {
+  font-family: var(--display);
+  font-weight: 700;
+  font-size: 1.3rem;
+  line-height: 1.2;
+}
+.actions {
+  display: flex;
+  gap: 10px;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
+  gap: 12px;
+  align-items: start;
+}
+.agenda li {
+  display: grid;
+  grid-template-columns: 24px 56px minmax(0, 1fr);
+  gap: 8px;
+  align-items: start;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.agenda li input[type='checkbox'] {
+  width: 20px;
+  height: 20px;
+  margin-top: 2px;
+  accent-color: var(--beet);
+}
+.agenda time {
+  font-family: var(--display);
+  font-weight: 700;
+  font-size: 1.1rem;
+}
+.agenda .plain span {
+  display: block;
+}
+.agenda li.waits .plain > span:first-child {
+  font-style: italic;
+}
+.agenda li.picked {
+  background: var(--beet-soft);
+  border-radius: 10px;
+}
+.put-right {
+  grid-column: 3;
+}
+.ready li {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.files {
+  margin-top: 12px;
+}
+.link {
+  text-decoration: underline;
+}
+@media (max-width: 53.75em) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .verdict {
+    flex-wrap: wrap;
+  }
+  .words {
+    flex-basis: 100%;
+  }
+  .actions {
+    width: 100%;
+  }
+  .actions .push {
+    flex: 1;
+    padding: 0 10px;
+  }
+}
+@media print {
+  .head select,
+  .bake .plain,
+  .actions,
+  .files,
+  .agenda input {
+    display: none;
+  }
+  .below {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,212 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { ScheduleAnswer } from '../../core/contract/schedule'
+import { isoOf, minuteOf } from '../../core/measure/day'
+import type { MethodOptions, StepFix } from '../../core/schedule/method'
+import type { Recipe } from '../../core/recipe/recipe'
+import { ask, CoreRefusal } from '~/kitchen/core'
+import { database, type DayPlan, type Version } from '~/kitchen/database'
+import { useCupboard } from './cupboard'
+import { useFinish } from './finish'
+import { useHistory } from './history'
+import { useKitchen } from './kitchen'
+import { useShelf } from './shelf'
+
+/** Hands rest between these, where the baker wants quiet. */
+export const QUIET = { from: '22:00', to: '07:00' }
+/** Serving is moved in steps of so many minutes. */
+export const STEP = 15
+/** How much later serving may slip before a plan is given up, minutes. */
+const LATEST = 24 * 60
+
+type Needs = { ingredient: string; grams: number }[]
+interface Ready {
+  bake: MethodOptions & { recipe: Recipe }
+  needs: Needs
+}
+
+/** Now, as the kitchen's clock shows it. */
+export const nowIso = (): string => {
+  const d = new Date()
+  return isoOf(Math.ceil((d.getTime() / 60_000 - d.getTimezoneOffset()) / 5) * 5)
+}
+/** Three in the afternoon of tomorrow: when a cake is wanted. */
+const firstServing = (): string => `${isoOf(minuteOf(nowIso()) + 1440).slice(0, 10)}T15:00`
+
+/** The day itself: what is baked, when it is served, and everything before it. */
+export const useClock = defineStore('clock', () => {
+  const day = ref<DayPlan | null>(null)
+  const answer = shallowRef<ScheduleAnswer | null>(null)
+  const needs = shallowRef<Needs>([])
+  const fixes = ref<Record<string, Partial<Record<number, StepFix>>>>({})
+  const refusal = ref('')
+  /** What a late plan had to give up. */
+  const slipped = ref('')
+  let turn = 0
+  /** What the engine said of the bakes, kept while serving is dragged. */
+  let prepared: Ready[] = []
+
+  const shelf = useShelf()
+  const versions = computed(() => (day.value?.versions ?? []).flatMap((id) => shelf.versionById(id) ?? []))
+  /** Two versions of one recipe on a day are told apart by their names. */
+  const nameOf = (v: Version) =>
+    versions.value.filter((x) => x.recipe.title === v.recipe.title).length > 1 ? `${v.recipe.title}: ${v.name}` : v.recipe.title
+
+  async function open() {
+    if (!day.value) {
+      const kept = await database.days.get('day').catch(() => undefined)
+      const last = useKitchen().lastVersion
+      day.value = kept ?? { id: 'day', versions: last ? [last] : [], serveAt: firstServing(), quiet: true, done: [], updatedAt: 0 }
+      // Yesterday's serving is no plan for today.
+      if (day.value.serveAt < nowIso()) day.value = { ...day.value, serveAt: firstServing(), done: [] }
+    }
+    await compute()
+  }
+
+  /** A version as the plan needs it: minutes from the simulation, steps of its finish, what it takes. */
+  async function readied(v: Version): Promise<Ready> {
+    const common = { ...useCupboard().common(), altitudeM: useKitchen().altitudeM, boxes: v.boxes }
+    const recipe = plain(v.recipe)
+    const kept = (await database.steps.get(v.id).catch(() => undefined))?.fixes ?? {}
+    fixes.value = { ...fixes.value, [v.id]: kept }
+    const oven = v.recipe.oven[0]
+    const minutes =
+      oven && v.recipe.tins.length
+        ? await ask('bake', {
+            recipe,
+            ...common,
+            oven: { celsius: oven.celsius, mode: oven.fan ? 'fan' : 'static', offsetC: useKitchen().oven.offsetC },
+          })
+            .then((b) => b.minutes)
+            .catch(() => null)
+        : null
+    const setup = (await database.finishes.get(v.id).catch(() => undefined))?.setup
+    const build = setup ? await ask('build', plain(useFinish().request(v, setup)) as never).catch(() => null) : null
+    const own = v.recipe.parts
+      .flatMap((p) => p.lines)
+      .flatMap((l) => (l.ingredient && l.grams.best > 0 ? [{ ingredient: l.ingredient, grams: l.grams.best }] : []))
+    return {
+      bake: {
+        recipe,
+        bake: nameOf(v),
+        ...(minutes && { oven: { low: Math.round(minutes.low), best: Math.round(minutes.best), high: Math.round(minutes.high) } }),
+        fixes: kept,
+        tins: v.recipe.tins.map((t) => t.text),
+        ...(build?.components.length && { finish: build.steps }),
+      },
+      needs: build?.needs ?? own,
+    }
+  }
+
+  async function ready(): Promise<Ready[]> {
+    const all: Ready[] = []
+    for (const v of versions.value) all.push(await readied(v))
+    return all
+  }
+  const merged = (all: readonly Ready[]): Needs => {
+    const map = new Map<string, number>()
+    for (const n of all.flatMap((r) => r.needs)) map.set(n.ingredient, (map.get(n.ingredient) ?? 0) + n.grams)
+    return [...map].map(([ingredient, grams]) => ({ ingredient, grams: Math.round(grams) }))
+  }
+
+  const request = (d: DayPlan, all: readonly Ready[]) => ({
+    ...useCupboard().common(),
+    bakes: all.map((r) => r.bake),
+    serveAt: d.serveAt,
+    notBefore: nowIso(),
+    quiet: d.quiet ? [QUIET] : [],
+    done: d.done,
+  })
+
+  /** An answer that comes too late is dropped. */
+  async function compute(again = true) {
+    const d = day.value
+    if (!d) return
+    const mine = ++turn
+    if (!versions.value.length) {
+      answer.value = null
+      needs.value = []
+      return
+    }
+    try {
+      const all = again ? await ready() : prepared
+      const found = await ask('schedule', plain(request(d, all)))
+      if (mine !== turn) return
+      prepared = all
+      answer.value = found
+      needs.value = merged(all)
+      refusal.value = ''
+    } catch (error) {
+      if (mine === turn)
+        refusal.value = error instanceof CoreRefusal ? error.message : 'The day could not be planned. Your recipes are kept.'
+    }
+  }
+
+  async function put(next: DayPlan) {
+    day.value = plain({ ...next, updatedAt: Date.now() })
+    await compute()
+    try {
+      await database.days.put(plain(day.value))
+    } catch {
+      useShelf().trouble = {
+        message:
+          'The plan could not be written to this browser’s storage: it is full or switched off. It is kept while this tab stays open.',
+        unsaved: 0,
+      }
+    }
+  }
+  async function change(next: Partial<DayPlan>, label: string) {
+    if (!day.value) return
+    const before = plain(day.value)
+    const after = { ...before, ...plain(next) }
+    slipped.value = ''
+    useHistory().did({ label, undo: () => put(before), redo: () => put(after) })
+    await put(after)
+  }
+  /** While serving is dragged nothing is remembered; letting go is what counts. */
+  async function drag(serveAt: string) {
+    if (!day.value) return
+    day.value = { ...day.value, serveAt }
+    await compute(false)
+  }
+
+  /** What the baker puts right in a step stays with the recipe. */
+  async function fix(bake: string, step: number, next: StepFix, label: string) {
+    const v = versions.value.find((x) => nameOf(x) === bake)
+    if (!v) return
+    const before = plain(fixes.value[v.id] ?? {})
+    const after = { ...before, [step]: { ...before[step], ...next } }
+    const write = async (f: Partial<Record<number, StepFix>>) => {
+      await database.steps.put({ id: v.id, fixes: plain(f), updatedAt: Date.now() }).catch(() => undefined)
+      await compute()
+    }
+    useHistory().did({ label, undo: () => write(before), redo: () => write(after) })
+    await write(after)
+  }
+
+  /** Plans what is left from now on; serving slips by quarters of an hour until it can be had. */
+  async function late() {
+    const d = day.value
+    if (!d || !versions.value.length) return
+    const all = await ready()
+    const now = minuteOf(nowIso())
+    for (let served = Math.max(minuteOf(d.serveAt), now); served <= minuteOf(d.serveAt) + LATEST; served += STEP) {
+      const found = await ask('schedule', plain({ ...request(d, all), serveAt: isoOf(served) }))
+      if (found.conflicts.length) continue
+      const slip = served - minuteOf(d.serveAt)
+      await change({ serveAt: isoOf(served) }, 'planned anew from now')
+      slipped.value = slip > 0 ? `Serving slips by ${slip} minutes, to ${isoOf(served).slice(11)}.` : 'It can still be served in time.'
+      return
+    }
+    slipped.value = 'It cannot be had within a day from now: take a bake out, or allow work at night.'
+  }
+
+  const tick = (id: string) => {
+    const done = day.value?.done ?? []
+    return change({ done: done.includes(id) ? done.filter((x) => x !== id) : [...done, id] }, 'a step done')
+  }
+
+  return { day, answer, needs, fixes, versions, refusal, slipped, nameOf, open, compute, change, drag, fix, late, tick }
+})
+
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import { expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
+
+const agenda = (page: Page) => page.getByRole('region', { name: 'Hour by hour' })
+const headline = (page: Page) => page.getByText(/^Begin at /)
+
+test('a day of two bakes: one oven, one pair of hands, a list to buy and a calendar file', async ({ page }) => {
+  await openShelf(page)
+  await openRecipe(page, 'Coffee-hazelnut layers')
+  await place(page, 'Clock')
+  await expect(headline(page)).toBeVisible()
+  await page.getByLabel('Put a bake on the day').selectOption('Poppy-seed loaf · As given')
+  await expect(
+    agenda(page)
+      .getByRole('listitem')
+      .filter({ hasText: /^.*Heat the oven to 17[05] °C/ }),
+  ).toHaveCount(2)
+  await expect(agenda(page)).toContainText('Take the butter out to soften')
+  await expectNoBarriers(page)
+
+  const start = (await headline(page).textContent())!
+  const serving = page.getByRole('slider', { name: 'Serving' })
+  await serving.focus()
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight')
+  await expect(page.getByLabel('Served at')).toHaveValue(/T16:00$/)
+  await expect(headline(page)).not.toHaveText(start)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Served at')).toHaveValue(/T15:45$/)
+
+  await page.getByRole('button', { name: 'To buy' }).click()
+  await expect(page.getByRole('list', { name: 'To buy' })).toContainText('hazelnut')
+  await page.keyboard.press('Escape')
+
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Calendar file' }).click()])
+  const text = readFileSync(await file.path(), 'utf8')
+  expect(text).toContain('BEGIN:VCALENDAR')
+  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(await agenda(page).getByRole('checkbox').count())
+
+  // It is there again tomorrow.
+  await page.reload()
+  await expect(agenda(page)).toContainText('Poppy-seed loaf')
+  await page.getByRole('button', { name: 'Take Poppy-seed loaf off the day' }).click()
+  await expect(agenda(page)).not.toContainText('poppy seeds')
+})
+
+test('a step put right stays with the recipe; late, the rest is planned from now', async ({ page }) => {
+  await page.clock.install({ time: new Date('2027-06-12T09:00:00') })
+  await openShelf(page)
+  await openRecipe(page, 'Poppy-seed loaf')
+  await place(page, 'Clock')
+  await page.getByLabel('Served at').fill('2027-06-12T13:00')
+  const whisk = agenda(page).getByRole('button', { name: /^Whisk the eggs/ })
+  await whisk.click()
+  await page.getByLabel(/^Minutes: Whisk/).fill('20')
+  await page.keyboard.press('Tab')
+  await expect(whisk).toContainText('20 min')
+  await page.reload()
+  await expect(agenda(page).getByRole('button', { name: /^Whisk the eggs/ })).toContainText('20 min')
+
+  await page.getByLabel('Served at').fill('2027-06-12T10:00')
+  await expect(page.getByText('This day cannot be had so.')).toBeVisible()
+  await expect(page.getByText(/There is no room for|must follow/)).toBeVisible()
+  await page.getByRole('button', { name: 'I’m running late' }).click()
+  await expect(page.getByText(/^Serving slips by \d+ minutes/)).toBeVisible()
+  await agenda(page)
+    .getByRole('checkbox', { name: /^Done: Whisk the eggs/ })
+    .check()
+  await expect(agenda(page).getByRole('button', { name: /^Whisk the eggs/ })).toHaveCount(0)
+  await expect(page.getByText('1 done: put them back')).toBeVisible()
+})
