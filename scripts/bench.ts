@@ -1,7 +1,10 @@
 import { writeFileSync } from 'node:fs'
+import highsLoader from 'highs'
 import { cpus } from 'node:os'
 import { answer } from '../core/contract/handle'
 import { CLASSICS } from '../core/fixtures/classics'
+import { day, programme, QUIET, SERVE } from '../core/fixtures/days'
+import { plan } from '../core/schedule/solve'
 import { bake } from '../core/oven/bake'
 import { usualBatter } from '../core/oven/batter'
 import { readRecipe } from '../core/recipe/text'
@@ -219,6 +222,54 @@ rows.push({
   budget: 'steady (under 1.2)',
   value: `${(heaps.at(-1)! / heaps[0]!).toFixed(2)} (${Math.round(heaps[0]!)} to ${Math.round(heaps.at(-1)!)} MB)`,
   within: heaps.at(-1)! / heaps[0]! < 1.2,
+})
+
+/** Plans of small days against the exact optimum, and how long a large one takes. */
+const highs = await highsLoader()
+let solved = 0
+let equal = 0
+let longer = 0
+let impossible = 0
+for (let seed = 1; seed <= 200; seed++) {
+  const activities = day(seed, 14)
+  const quiet = seed % 2 ? QUIET : []
+  const exact = highs.solve(programme(activities, quiet), { time_limit: 20 })
+  const mine = plan(activities, SERVE, quiet, {})
+  if (exact.Status !== 'Optimal') continue
+  solved++
+  if (mine.conflicts.length) impossible++
+  else if (mine.span <= Math.round(exact.ObjectiveValue)) equal++
+  else longer = Math.max(longer, mine.span / exact.ObjectiveValue - 1)
+}
+rows.push({
+  what: `plans of up to 14 things to do as short as the exact optimum (HiGHS), ${solved} of 200 made-up days that can be had`,
+  budget: '95 %, none missed',
+  value: `${((100 * equal) / solved).toFixed(1)} %, worst ${(100 * longer).toFixed(1)} % longer, ${impossible} missed`,
+  within: equal / solved >= 0.95 && impossible === 0,
+})
+const large = Array.from({ length: 200 }, (_, i) => day(1000 + i, 84)).find((a) => a.length >= 80)!
+const times80 = timed(5, () => plan(large, SERVE, QUIET, { hands: 2 }))
+rows.push({
+  what: `a plan of ${large.length} things to do`,
+  budget: '1000 ms',
+  value: `${median(times80).toFixed(0)} ms`,
+  within: median(times80) < 1000,
+})
+const layers =
+  'Layers\nTin: 20 cm round x3\nOven: 175 C 28 min\n360 g plain flour\n300 g caster sugar\n360 ml soy milk\n120 ml oil\n3 tsp baking powder'
+const builds = timed(20, () =>
+  answer('build', {
+    text: layers,
+    region: 'uk',
+    goals: ['vegan'],
+    places: { filling: { mm: 6, component: 'fruit-curd' }, crumbCoat: { mm: 2 }, coat: { mm: 5 } },
+  }),
+)
+rows.push({
+  what: 'a layer cake put together, two bowls',
+  budget: '50 ms',
+  value: `${median(builds).toFixed(1)} ms`,
+  within: median(builds) < 50,
 })
 
 const heap = process.memoryUsage().heapUsed / 1e6

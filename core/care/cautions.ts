@@ -1,4 +1,5 @@
 import type { Ingredient } from '../pantry/ingredient'
+import type { Tin } from '../recipe/recipe'
 
 /** A caution: when it fires, what it says, and whom to ask. Data, shown where it matters. */
 export interface Caution {
@@ -18,6 +19,8 @@ export interface CautionContext {
   /** Hard needs somebody at the table has. */
   needs: readonly string[]
   method: string
+  /** What it bakes in. */
+  tins?: readonly Tin[]
   slices: number
 }
 
@@ -93,7 +96,12 @@ const TRIGGERS: Trigger[] = [
     code: 'chilled-filling',
     text: 'Cream, custard and soft cheese keep cold: out of the fridge for two hours at most.',
     checkWith: 'local food-safety advice',
-    when: (c) => has(c, (i) => /^(cream-|mascarpone|ricotta|lemon-curd|plant-cream|coconut-cream|custard)/.test(i.id)),
+    when: (c) =>
+      has(c, (i) =>
+        /^(cream-(heavy|single|cheese)|creme-fraiche|mascarpone|ricotta|lemon-curd|plant-cream|plant-mascarpone|coconut-cream|custard)/.test(
+          i.id,
+        ),
+      ),
   },
   {
     code: 'hot-sugar',
@@ -101,9 +109,53 @@ const TRIGGERS: Trigger[] = [
     checkWith: 'local first-aid advice',
     when: (c) => /\b(caramel|boil\w* (?:the )?sugar|soft ball|11\d ?°?\s?C)\b/i.test(c.method),
   },
+  {
+    code: 'steam',
+    text: 'Steam scalds: open the door or the lid away from the face, and let the bath cool before it is lifted.',
+    checkWith: 'local first-aid advice',
+    when: (c) => /\b(water bath|bain[- ]marie|steam(ed|er|ing)?\b|roasting tin of (hot |boiling )?water)/i.test(c.method),
+  },
+  {
+    code: 'thermal-shock',
+    text: 'Glass and ceramic crack from cold to hot: never from the fridge into the oven, never hot onto a wet cloth.',
+    checkWith: 'what its maker allows',
+    when: (c) =>
+      (c.tins ?? []).some((t) => t.material === 'glass' || t.material === 'ceramic') ||
+      /\b(glass|pyrex|ceramic|stoneware) (dish|tin|pan|loaf|bowl)\b/i.test(c.method),
+  },
+  {
+    code: 'stove-top',
+    text: 'A pot on the flame is never left alone: the lowest heat, a thick base, and water only where the pot is made for it.',
+    checkWith: 'the maker of the pot and of the stove',
+    when: (c) =>
+      /\b(stove|stove[- ]?top|pressure cooker|covered pot|on the (hob|flame)|heavy (pot|pan) (with|and) a lid)\b/i.test(c.method),
+  },
+  {
+    code: 'hidden-token',
+    text: 'Something hard hidden in a cake chokes and breaks teeth: tell everybody who eats it, and give no such slice to a child.',
+    checkWith: 'everybody at the table',
+    when: (c) => /\b(coins?|charms?|tokens?|trinkets?|thimble|whole bean|figurine|sixpence)\b/i.test(c.method),
+  },
+  {
+    code: 'decorations',
+    text: 'Glitter, leaf and flowers are often only for show: “non-toxic” is not “edible”, and florists’ flowers are sprayed.',
+    checkWith: 'the label, which must say edible; a grower for flowers',
+    when: (c) =>
+      /\b(glitter|lustre|luster|shimmer|gold leaf|silver leaf|dragees?|flowers?|petals?|blossoms?|wires?|toothpicks?|cocktail sticks?)\b/i.test(
+        c.method,
+      ),
+  },
 ]
+
+/** Every caution there is, for tables and tests. */
+export const CAUTIONS: readonly Caution[] = TRIGGERS.map(({ code, text, checkWith }) => ({ code, text, checkWith }))
 
 /** The cautions that a mix sets off, in the order they matter. */
 export function cautionsFor(context: CautionContext): Caution[] {
   return TRIGGERS.filter((t) => t.when(context)).map(({ code, text, checkWith }) => ({ code, text, checkWith }))
+}
+
+/** What a step itself sets off by its words: said where it is done. */
+export function cautionsInStep(text: string): Caution[] {
+  return cautionsFor({ ingredients: [], grams: new Map(), needs: [], method: text, slices: 1 })
 }

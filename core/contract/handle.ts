@@ -153,7 +153,14 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
       ...balance,
       ...(boxes && { boxes }),
       crumb: predictCrumb(balance.metrics, balance.family),
-      cautions: cautionsFor({ ingredients, grams, needs: [], method: recipe.method.join('\n'), slices: balance.perSlice.slices }),
+      cautions: cautionsFor({
+        ingredients,
+        grams,
+        needs: [],
+        method: recipe.method.join('\n'),
+        tins: recipe.tins,
+        slices: balance.perSlice.slices,
+      }),
     }
   },
 

@@ -167,6 +167,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
       grams: new Map(lines.map((l) => [l.ingredient, l.to])),
       needs: ask.rules.needs,
       method: recipe.method.join('\n'),
+      tins: recipe.tins,
       slices: slices > 1 ? slices : 10,
     }),
     labels: labelChecks(ids, ask.rules),

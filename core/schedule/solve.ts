@@ -10,10 +10,12 @@ export const changeHeat = (a: Heat, b: Heat): number =>
 type Heat = NonNullable<Activity['oven']>
 /** No cake is planned longer ahead than this, minutes. */
 const LONGEST = 7 * DAY
-/** Tries of the order of work: many on small plans, where each is quick. */
-const TRIES = { small: 1500, large: 160 }
-const SMALL = 16
+/** Tries of the order of work, and how many tasks may be placed in all of them: small plans are tried often, large ones as time allows. */
+const TRIES = 1500
+const PLACINGS = 150_000
 const REPAIRS = 400
+/** From so many tasks on, what something must follow soon is always placed next to it first. */
+const MANY = 20
 
 interface Task {
   a: Activity
@@ -21,6 +23,8 @@ interface Task {
   /** Tasks that start when this is over: what must be placed first, looking back from serving. */
   followers: { at: number; min: number; max: number }[]
   before: number[]
+  /** Something must follow it soon. */
+  hurried: boolean
 }
 
 /**
@@ -61,13 +65,16 @@ export function plan(
     })
   const random = options.random ?? seeded(7)
   const tail = tails(tasks)
-  const tries = options.tries ?? (tasks.length <= SMALL ? TRIES.small : TRIES.large)
+  const tries = options.tries ?? TRIES
+  let left = PLACINGS
   const bound = Math.max(0, ...tail.map((t, i) => t.span + tasks[i]!.minutes))
   let order = tasks.map((_, i) => tail[i]!.span)
   let best: Trial | null = null
   let bestOrder = order
   for (let n = 0; n < tries; n++) {
-    const trial = placeAll(tasks, order, serveAt, quiet, kitchen, notBefore)
+    if (n > 0 && left < 0) break
+    const trial = placeAll(tasks, order, serveAt, quiet, kitchen, notBefore, tasks.length > MANY || n % 4 === 3)
+    left -= trial.placings
     if (!best || better(trial, best)) {
       best = trial
       bestOrder = order
@@ -90,18 +97,27 @@ interface Trial {
   /** Sum of ends, which breaks ties: less waiting about. */
   spread: number
   failed: number
+  /** Tasks that were placed on the way, repairs counted. */
+  placings: number
 }
 const better = (a: Trial, b: Trial): boolean =>
   a.failed < 0 !== b.failed < 0 ? a.failed < 0 : a.cost < b.cost - 1e-9 || (a.cost < b.cost + 1e-9 && a.spread < b.spread - 1e-9)
 
 function read(activities: readonly Activity[]): Task[] {
   const at = new Map(activities.map((a, i) => [a.id, i]))
-  const tasks: Task[] = activities.map((a) => ({ a, minutes: Math.max(0, Math.round(a.minutes.best)), followers: [], before: [] }))
+  const tasks: Task[] = activities.map((a) => ({
+    a,
+    minutes: Math.max(0, Math.round(a.minutes.best)),
+    followers: [],
+    before: [],
+    hurried: false,
+  }))
   tasks.forEach((t, i) => {
     for (const p of t.a.after) {
       const j = at.get(p.id)
       if (j === undefined || j === i) continue
       tasks[j]!.followers.push({ at: i, min: p.min ?? 0, max: p.max ?? Infinity })
+      if (p.max !== undefined) tasks[j]!.hurried = true
       t.before.push(j)
     }
   })
@@ -141,8 +157,10 @@ function placeAll(
   quiet: readonly Quiet[],
   kitchen: Kitchen,
   notBefore: number,
+  urgentFirst: boolean,
 ): Trial {
   const held = tasks.map(() => 0)
+  let placings = 0
   const most = serveAt - notBefore
   for (let repair = 0; repair < REPAIRS; repair++) {
     const start = tasks.map(() => -1)
@@ -152,7 +170,8 @@ function placeAll(
     const ready = left.flatMap((n, i) => (n === 0 ? [i] : []))
     while (ready.length) {
       // What is nearest to serving first; the order decides between those that could go.
-      ready.sort((a, b) => order[a]! - order[b]!)
+      const hurry = (i: number) => (urgentFirst && tasks[i]!.hurried ? 1e6 : 0)
+      ready.sort((a, b) => order[a]! - hurry(a) - order[b]! + hurry(b))
       const i = ready.shift()!
       const t = tasks[i]!
       let from = held[i]!
@@ -163,7 +182,8 @@ function placeAll(
         until = Math.min(until, began + f.max)
       }
       const at = earliest(t, from, used, kitchen, quiet, serveAt, most)
-      if (at === null) return { start, cost: Infinity, spread: Infinity, failed: i }
+      if (at === null) return { start, cost: Infinity, spread: Infinity, failed: i, placings }
+      placings++
       if (at > until + 1e-9) {
         // Too long a gap: whatever follows with that gap is held earlier by as much.
         const f = t.followers.find((x) => start[x.at]! + tasks[x.at]!.minutes + x.max < at - 1e-9)!
@@ -181,11 +201,11 @@ function placeAll(
     }
     if (broken < 0) {
       const cost = Math.max(0, ...start.map((s, i) => s + tasks[i]!.minutes))
-      return { start, cost, spread: start.reduce((a, b) => a + b, 0), failed: -1 }
+      return { start, cost, spread: start.reduce((a, b) => a + b, 0), failed: -1, placings }
     }
-    if (repair === REPAIRS - 1) return { start, cost: Infinity, spread: Infinity, failed: broken }
+    if (repair === REPAIRS - 1) return { start, cost: Infinity, spread: Infinity, failed: broken, placings }
   }
-  return { start: [], cost: Infinity, spread: Infinity, failed: 0 }
+  return { start: [], cost: Infinity, spread: Infinity, failed: 0, placings }
 }
 
 const resourcesOf = (a: Activity): string[] => [...new Set([...(a.handsOn ? ['hands'] : []), ...a.needs])]
@@ -228,6 +248,7 @@ function earliest(
 /** Most tasks at once on a thing within a span. */
 function fullest(list: readonly { from: number; to: number }[], from: number, to: number): number {
   const inside = list.filter((u) => u.from < to && u.to > from)
+  if (inside.length < 2) return inside.length
   let most = 0
   for (const u of inside) {
     const moment = Math.max(u.from, from)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import IconPrinter from '~icons/ph/printer-bold'
 import { dietsOf } from '../../../core/balance/balance'
+import { cautionsFor } from '../../../core/care/cautions'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
 import { HARD_NEEDS, type HardNeed } from '../../../core/pantry/ingredient'
 import { labelChecks } from '../../../core/reformulate/allowed'
@@ -29,6 +30,21 @@ const needs = computed(() => (version.value?.goals ?? []).filter((g): g is HardN
 const ids = computed(() => (version.value?.recipe.parts ?? []).flatMap((p) => p.lines.flatMap((l) => l.ingredient ?? [])))
 const labels = computed(() => labelChecks(ids.value, { needs: needs.value, avoid: [] }))
 const allergens = computed(() => (version.value ? dietsOf(version.value.recipe).allergens : []))
+const cautions = computed(() => {
+  const v = version.value
+  if (!v) return []
+  const lines = v.recipe.parts.flatMap((p) => p.lines)
+  const grams = new Map<string, number>()
+  for (const l of lines) if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
+  return cautionsFor({
+    ingredients: lines.flatMap((l) => ingredientOf(l.ingredient) ?? []),
+    grams,
+    needs: needs.value,
+    method: v.recipe.method.join('\n'),
+    tins: v.recipe.tins,
+    slices: v.recipe.yield?.count ?? 10,
+  })
+})
 const NEED_WORDS: Record<HardNeed, string> = {
   eggless: 'no egg',
   vegan: 'vegan',
@@ -175,6 +191,7 @@ const print = () => window.print()
         </section>
       </div>
       <footer>
+        <p v-if="cautions.length"><strong>Mind:</strong> {{ cautions.map((c) => c.text).join(' ') }}</p>
         <p v-if="labels.length"><strong>Read the label:</strong> {{ labels.map((l) => l.message).join(' ') }}</p>
         <p>
           <strong>Contains</strong>
