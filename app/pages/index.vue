@@ -35,8 +35,8 @@ const meets = (v: Version, n: HardNeed) => needsMet(v).has(n)
 const found = computed(() =>
   shelf.recipes.filter((r) => fits(shelf.versionsOf.get(r.id) ?? [], { words: search.value, need: need.value, now: now.value }, bakeable)),
 )
-/** Rows are made as they are scrolled to: a full shelf has thousands. */
-const CHUNK = 12
+/** Rows are made as they are scrolled to, few at a time: a full shelf has thousands, and no frame waits for more than a screenful. */
+const CHUNK = 6
 const many = ref(CHUNK)
 const shown = computed(() => found.value.slice(0, many.value))
 watch([search, need, now], () => (many.value = CHUNK))

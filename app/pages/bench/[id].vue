@@ -94,6 +94,12 @@ const cautions = computed(() => shownOption.value?.cautions ?? bench.balance?.ca
 /** What is read after the decision is drawn after it, so that a tap is answered at once. */
 const later = shallowRef(shownOption.value)
 watch(shownOption, (now) => requestAnimationFrame(() => setTimeout(() => (later.value = now))))
+/** The list of ways comes a frame after the mix, so that neither waits for the other. */
+const ways = shallowRef(bench.options)
+watch(
+  () => bench.options,
+  (now) => (now.length ? requestAnimationFrame(() => setTimeout(() => (ways.value = bench.options))) : (ways.value = now)),
+)
 const dirty = computed(() => Boolean(shownOption.value?.lines.some((l) => l.status !== 'kept')))
 
 /** Where the box of this recipe stands, for its label. */
@@ -245,8 +251,8 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           @tug="bench.tug"
         />
         <WaysPanel
-          v-if="bench.options.length && visible('ways')"
-          :options="bench.options"
+          v-if="ways.length && visible('ways')"
+          :options="ways"
           :current="shownOption"
           :busy="bench.busy"
           :tried="bench.progress?.tried ?? 0"
