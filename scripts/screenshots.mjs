@@ -39,7 +39,6 @@ const VIEWS = {
     ],
   },
   wishes: { size: DESK, steps: wishing },
-  'wishes-phone': { size: PHONE, steps: wishing },
   compare: { size: DESK, steps: [...eggless, press('Side by side')] },
   versions: { size: DESK, steps: [open('Yogurt and soda'), settled, press('compare')] },
   line: {
