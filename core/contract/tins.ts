@@ -5,6 +5,7 @@ import type { Recipe, Tin } from '../recipe/recipe'
 import { readTin } from '../recipe/tin'
 import { usualBatter, type Batter } from '../oven/batter'
 import type { OvenSetting } from '../oven/bake'
+import { batchesOf, whileItWaits } from '../oven/batches'
 import { batterOf } from '../oven/from-recipe'
 import { predictBake, type BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
@@ -108,15 +109,14 @@ export function answerBake(
   // The tin that takes longest decides: the one that holds most.
   const share = fit(batter, tins, 1).fill
   const slowest = share.reduce((a, b, i) => (b.depthMm > share[a]!.depthMm ? i : a), 0)
-  return predictBake({
+  const batches = batchesOf(tins, set.mode === 'fan')
+  const all = tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0)
+  const answer = predictBake({
     batter: { ...batter, grams: share[slowest]!.batterGrams },
     tin: tins[slowest]!,
     // A tray of cupcakes goes in as one.
     oven: {
-      together: Math.min(
-        12,
-        tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0),
-      ),
+      together: Math.min(12, Math.ceil(all / batches.count)),
       ...set,
     },
     wrapping: { lined: request.lined, strips: request.strips, foil: request.foil },
@@ -125,6 +125,9 @@ export function answerBake(
     evaporation: request.physics.evaporation,
     expansion: request.physics.expansion,
   })
+  if (batches.count < 2 || set.mode === 'stovetop') return answer
+  const message = whileItWaits(batter.family, batches, answer.minutes?.best ?? 30)
+  return { ...answer, notes: [{ code: 'second-batch', message }, ...answer.notes] }
 }
 
 function ovenOf(recipe: Recipe | undefined): OvenSetting | undefined {
