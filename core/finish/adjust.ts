@@ -2,7 +2,7 @@ import type { FinishFamily } from '../balance/families'
 import type { Dose } from '../balance/mass'
 import { suits, type HardNeed } from '../pantry/ingredient'
 import { ingredientOf, need } from '../pantry/pantry'
-import { firmnessOf, FOR_USE, type Use } from './firmness'
+import { firmnessOf } from './firmness'
 import { phasesOf } from './phases'
 
 /** The first ingredient that no need rules out; where that hangs on its brand, the answer names the label to read. */
@@ -11,9 +11,6 @@ export const allowedOf = (ids: readonly string[], goals: readonly HardNeed[]): s
 
 /** Steps in which an amount is looked for at first. */
 const GRID = 16
-
-/** The middle of what suits a use. */
-export const aimFor = (use: Use): number => (FOR_USE[use][0] + FOR_USE[use][1]) / 2
 
 /**
  * How much of one ingredient brings a frosting to a firmness.

@@ -181,6 +181,17 @@ describe('the rescue desk', () => {
     expect(after.firmness.score).toBeLessThanOrEqual(FOR_USE.pipe[1] + 0.2)
   })
 
+  it.each(SPOILED_FROSTINGS.map((f) => [f.name, f] as const))('%s ends inside its use, or is told that it must keep cold', (_, f) => {
+    const loud = (a: ReturnType<typeof read>) => a.findings.filter((x) => x.severity !== 'note').map((x) => x.code)
+    const codes = loud(read(f))
+    const trouble = codes.includes('runny') ? 'runny' : codes.includes('stiff') ? 'stiff' : codes.includes('grainy') ? 'grainy' : 'split'
+    const rescue = read(f, { trouble }).rescue!
+    const added = rescue.filter((s) => s.grams)
+    const after = read({ ...f, text: `${f.text}\n${added.map((s) => `${s.grams} g ${need(s.ingredient!).names[0]}`).join('\n')}` })
+    if (codes.includes('melts')) return void expect(rescue.map((s) => s.step).join(' ')).toMatch(/cold until they are served/)
+    expect(loud(after).filter((c) => c !== 'grainy')).toEqual([])
+  })
+
   it('knows every use', () => {
     for (const use of USES) expect(answer('frosting', { kind: 'ganache', use }).use).toBe(use)
   })

@@ -1,3 +1,4 @@
+import type { FinishFamily } from '../balance/families'
 import type { Dose } from '../balance/mass'
 import type { Region } from '../measure/region'
 import type { HardNeed } from '../pantry/ingredient'
@@ -5,8 +6,9 @@ import { nameOf, need } from '../pantry/pantry'
 import { kitchenOf, wholeGrams } from '../reformulate/lines'
 import { bandsFor } from './findings'
 import { classOf, firmnessOf, FOR_USE, type Use } from './firmness'
-import { aimFor, allowedOf, amountFor } from './adjust'
+import { allowedOf, amountFor } from './adjust'
 import { phasesOf } from './phases'
+import { solidShare } from './solid-fat'
 
 export const TROUBLES = ['split', 'runny', 'stiff', 'grainy', 'seized', 'too-sweet', 'melting', 'crumbs', 'too-dark', 'blocked'] as const
 export type Trouble = (typeof TROUBLES)[number]
@@ -23,8 +25,20 @@ export interface RescueStep {
 const FATS = ['butter-unsalted', 'plant-butter-block', 'shortening']
 const LIQUIDS = ['milk-whole', 'soy-milk', 'oat-milk', 'water']
 const CREAMS = ['cream-heavy', 'coconut-cream', 'plant-cream']
-/** More than this share of the bowl is no rescue but another batch. */
-const MOST_ADDED = 0.6
+/** More than this share of the bowl is no rescue but another batch; a ganache or a glaze is corrected by as much again. */
+const MOST_USUAL = 1
+const MOST_ADDED: Partial<Record<FinishFamily, number>> = { ganache: 1.6, glaze: 2.5, 'whipped-cream': 1.2 }
+/** What is boiled again is set well clear of running: starch is measured by the spoon, and fruit differs. */
+const SETS_WELL = 0.6
+/** From so much added on, making it anew is the better offer. */
+const OTHER_BATCH = 0.9
+/** How far inside its use a bowl is brought, and how much of the water its fat could take. */
+const INSIDE = 0.35
+const SPARE = 0.92
+/** Icings that stand by their fat; with this little of it solid they have melted (see `findings.ts`). */
+const FAT_FIRST: readonly FinishFamily[] = ['butter-icing', 'cream-cheese-icing', 'cooked-butter-icing', 'foam-butter-icing']
+const MELTED = 0.06
+const STANDS = 0.1
 /** Chocolate seizes on a little water and comes back with enough: a fifth of its weight. */
 const UNSEIZE = 0.2
 /** Salt that takes the edge off sweetness without being tasted, g per g. */
@@ -41,22 +55,46 @@ export function rescueFor(
 ): RescueStep[] {
   const p = phasesOf(doses, roomC)
   const total = p.grams
+  const [low, high] = FOR_USE[use]
   const score = firmnessOf(p, roomC)
-  const aim = aimFor(use)
   const steps: RescueStep[] = []
+  /** The bowl as it is after the steps so far: each is reckoned on what the one before made of it. */
+  const bowl: Dose[] = [...doses]
+  const now = () => phasesOf(bowl, roomC, p.family)
+  const firmnessNow = () => firmnessOf(now(), roomC)
+  const most = (MOST_ADDED[p.family] ?? MOST_USUAL) * total
   const say = (step: string, expect: string) => steps.push({ step, expect })
   const add = (ids: readonly string[], grams: number, how: (name: string, amount: string) => string, expect: string) => {
     const id = allowedOf(ids, goals)
     if (!id || !(grams > 0.5)) return
-    const g = Math.min(grams, MOST_ADDED * total)
+    const g = Math.min(grams, most)
     const kitchen = kitchenOf(id, g, 'weight', region)
+    bowl.push({ ingredient: id, grams: wholeGrams(g) })
     steps.push({ step: how(nameOf(need(id), region), kitchen), ingredient: id, grams: wholeGrams(g), kitchen, expect })
   }
-  /** Grams of something that bring the bowl to the middle of its use. */
-  const toAim = (ids: readonly string[]): number => {
+  /** Grams of something that bring the bowl to a firmness. */
+  const to = (ids: readonly string[], target: number): number => {
     const id = allowedOf(ids, goals)
     if (!id) return 0
-    return amountFor([...doses, { ingredient: id, grams: 0 }], doses.length, aim, roomC, 0, MOST_ADDED * total, p.family)
+    return amountFor([...bowl, { ingredient: id, grams: 0 }], bowl.length, target, roomC, 0, most, p.family)
+  }
+  // Well inside the use; a bowl that is inside already goes a step further the way that is asked.
+  const up = Math.min(high - INSIDE, Math.max(low + INSIDE, score + 0.4))
+  const down = Math.max(low + INSIDE, Math.min(high - INSIDE, score - 0.4))
+  const toAim = (ids: readonly string[]) => to(ids, trouble === 'stiff' ? down : up)
+  const aim = trouble === 'stiff' ? down : up
+  const firmFats = FATS.filter((id) => solidShare(need(id), roomC) >= STANDS)
+  const fats = firmFats.some((id) => allowedOf([id], goals)) ? firmFats : FATS
+  const holds = bandsFor(p.family, use).waterToFat?.high
+  /** Fat that takes up the water there is, with some to spare; what water it brings itself is counted. */
+  const fatToHold = (): number => {
+    const id = allowedOf(fats, goals)
+    if (!id || holds === undefined) return 0
+    const { per100 } = need(id)
+    const [f, w] = [((per100.plasticFat ?? 0) + (per100.liquidFat ?? 0)) / 100, (per100.water ?? 0) / 100]
+    const { fatPct, waterPct, grams } = now()
+    const m = holds * SPARE
+    return Math.max(0, ((waterPct - m * fatPct) * grams) / 100 / (m * f - w))
   }
   const firmer = p.family === 'ganache' ? ['chocolate-dark'] : p.family === 'whipped-cream' ? [] : ['sugar-icing']
   const looser = p.family === 'ganache' || p.family === 'whipped-cream' ? CREAMS : LIQUIDS
@@ -67,7 +105,7 @@ export function rescueFor(
   if (boils && trouble === 'runny') {
     add(
       ['cornstarch'],
-      score < aim ? toAim(['cornstarch']) : 0,
+      score < aim ? to(['cornstarch'], aim + SETS_WELL) : 0,
       (n, a) => `Slake ${a} ${n} in twice as much cold water, stir it into the hot pan, and boil for a full minute.`,
       `It ${words} when it is cold; it always looks thinner hot.`,
     )
@@ -84,35 +122,36 @@ export function rescueFor(
     say('Off the heat, press it through a fine sieve or blend it for ten seconds.', 'Lumps and curds are gone.')
     say('If it thinned after it had set: boil it again with a little more starch.', 'Starch that never boiled thins overnight.')
   } else if (trouble === 'runny') {
-    const most = bandsFor(p.family, use).waterToFat?.high
+    if (p.fatPct > 5) say('Chill the bowl for 15 minutes, then beat again.', 'Cold fat holds more: often that is all it wants.')
     // Sugar alone cannot mend an icing that holds too much water for its fat.
-    if (most && p.waterToFat > most) {
-      const fat = (p.fatPct * total) / 100
-      const water = (p.waterPct * total) / 100
-      add(
-        FATS,
-        (water / most - fat) / 0.8,
-        (n, a) => `Beat in ${a} more soft ${n}.`,
-        'The water has fat enough to sit in; it thickens within a minute.',
-      )
-    }
-    say('Chill the bowl for 15 minutes, then beat again.', 'Cold fat holds more: often that is all it wants.')
+    add(fats, fatToHold(), (n, a) => `Beat in ${a} more soft ${n}.`, 'The water has fat enough to sit in; it thickens within a minute.')
     if (p.family === 'whipped-cream')
       add(
-        ['cream-cheese', 'plant-cream-cheese'],
-        0.15 * total,
+        ['mascarpone', 'plant-mascarpone'],
+        score < low ? to(['mascarpone', 'plant-mascarpone'], aim) : 0,
         (n, a) => `Whisk ${a} cold ${n} smooth and fold the cream into it.`,
         'It holds a soft peak. Under 28 % fat it never will alone.',
       )
-    add(firmer, score < aim ? toAim(firmer) : 0, (n, a) => `Beat in ${a} ${n}, in two goes.`, `It ${words}.`)
-  } else if (trouble === 'stiff')
-    add(
-      looser,
-      score > aim ? toAim(looser) : 8,
-      (n, a) => `Beat in ${a} ${n}, a teaspoon at a time.`,
-      `It ${words}; stop as soon as it does.`,
-    )
-  else if (trouble === 'split') {
+    if (FAT_FIRST.includes(p.family) && p.solidShare < MELTED) {
+      add(
+        ['shortening'],
+        Math.min(0.35 * total, to(['shortening'], aim)),
+        (n, a) => `Beat in ${a} soft ${n}: it stands when butter is liquid.`,
+        'Firmer, but soft all the same in this heat.',
+      )
+      say(
+        `Keep it and the cake cold until they are served: at ${roomC} °C this fat does not stand.`,
+        'It holds for half an hour on the table.',
+      )
+    } else add(firmer, firmnessNow() < aim ? to(firmer, aim) : 0, (n, a) => `Beat in ${a} ${n}, in two goes.`, `It ${words}.`)
+  } else if (trouble === 'stiff') {
+    // Liquid as far as the fat takes it up; what is missing then is fat.
+    const liquid = score > down ? to(looser, down) : 8
+    const room = holds === undefined ? liquid : Math.max(0, ((holds * SPARE * p.fatPct - p.waterPct) * total) / 100 / 0.9)
+    add(looser, Math.min(liquid, room), (n, a) => `Beat in ${a} ${n}, a teaspoon at a time.`, `It loosens; stop as soon as it ${words}.`)
+    if (firmnessNow() > high - 0.1)
+      add(fats, to(fats, down), (n, a) => `Beat in ${a} soft ${n}: it has more sugar than its fat can carry.`, `It ${words}.`)
+  } else if (trouble === 'split') {
     if (p.family === 'ganache')
       add(
         CREAMS,
@@ -126,17 +165,7 @@ export function rescueFor(
         'It looks worse, then comes together: keep whipping, it comes back.',
       )
       say('If it is warm and greasy: chill the bowl for 15 minutes and beat again.', 'It turns pale and holds.')
-      const most = bandsFor(p.family, use).waterToFat?.high
-      if (most && p.waterToFat > most) {
-        const fat = (p.fatPct * total) / 100
-        const water = (p.waterPct * total) / 100
-        add(
-          FATS,
-          (water / most - fat) / 0.8,
-          (n, a) => `It holds too much water: beat in ${a} soft ${n}.`,
-          'No drops stand in it any more.',
-        )
-      }
+      add(fats, fatToHold(), (n, a) => `It holds too much water: beat in ${a} soft ${n}.`, 'No drops stand in it any more.')
     }
   } else if (trouble === 'grainy') {
     if (p.grit / total > 0.05)
@@ -190,6 +219,12 @@ export function rescueFor(
       `Each third pales it by about a quarter; it stays between ${classOf(low)} and ${classOf(high)}.`,
     )
   }
+  const added = steps.reduce((g, s) => g + (s.grams ?? 0), 0)
+  if (added > total * OTHER_BATCH)
+    say(
+      'That is as much again as the bowl: or keep this one for a crumb coat or for trimmings, and make it anew.',
+      'Nothing is thrown away.',
+    )
   if (!steps.length) say(`It already ${classOf(score)}: leave it as it is.`, `It ${words}.`)
   return steps
 }
