@@ -410,7 +410,12 @@ h3 {
   .below {
     grid-template-columns: minmax(0, 1fr);
   }
+  /* In the hand the answer comes first. */
+  .head {
+    order: -2;
+  }
   .verdict {
+    order: -1;
     flex-wrap: wrap;
   }
   .words {
