@@ -18,6 +18,10 @@ describe('numbers as bakers write them', () => {
     ['a third', 1 / 3],
     ['three quarters', 0.75],
     ['two and a half', 2.5],
+    ['1 and a half', 1.5],
+    ['2 and 1/4', 2.25],
+    ['1 & ½', 1.5],
+    ['one + a third', 4 / 3],
     ['twelve', 12],
   ])('reads %s as %d', (text, value) => {
     expect(readNumber(text)).toBeCloseTo(value, 6)

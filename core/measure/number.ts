@@ -26,10 +26,12 @@ const FRACTION = `(?:\\d+\\s*[/⁄]\\s*\\d+|[${UNICODE}])`
 const DIGITS = `(?:\\d+\\s*-\\s*${FRACTION}|\\d+(?:\\s+${FRACTION}|\\s*[${UNICODE}])|${FRACTION}|\\d{1,3}(?:,\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)?)`
 const FRACTION_WORDS = '(?:(?:one|a)\\s+)?(?:half|quarter|third)|(?:two|three)[\\s-](?:thirds|quarters)'
 const NUMBER_WORDS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'
-const WORDED = `(?:half\\s+a\\s+dozen|(?:(?:a|one|1)\\s+)?dozen|(?:${NUMBER_WORDS}|\\d+)\\s+and\\s+(?:a\\s+)?(?:half|quarter|third)|(?:${FRACTION_WORDS})|${NUMBER_WORDS}|an?)(?![a-z])`
+/** Whole and part with a word between: "1 and a half", "one & ¼", "2 and 1/4". */
+const MIXED = `(?:${NUMBER_WORDS}|\\d+)\\s+(?:and|&|\\+)\\s+(?:${FRACTION}|(?:a\\s+)?(?:half|quarter|third)(?![a-z]))`
+const WORDED = `(?:half\\s+a\\s+dozen|(?:(?:a|one|1)\\s+)?dozen|(?:${FRACTION_WORDS})|${NUMBER_WORDS}|an?)(?![a-z])`
 
 /** Source of a regular expression for one number as bakers write it, digits or words. */
-export const NUMBER_PATTERN = `(?:(?:1|half\\s+a)\\s+dozen(?![a-z])|${DIGITS}|${WORDED})`
+export const NUMBER_PATTERN = `(?:(?:1|half\\s+a)\\s+dozen(?![a-z])|${MIXED}|${DIGITS}|${WORDED})`
 
 const WHOLE = new RegExp(`^${NUMBER_PATTERN}$`, 'i')
 
@@ -44,8 +46,11 @@ export function readNumber(text: string): number | undefined {
   const t = text.trim().toLowerCase()
   if (!WHOLE.test(t)) return undefined
   if (/dozen$/.test(t)) return /^half/.test(t) ? 6 : 12
-  const mixed = /^(\w+)\s+and\s+(?:a\s+)?(half|quarter|third)$/.exec(t)
-  if (mixed) return (WORDS[mixed[1]!] ?? Number(mixed[1])) + WORDS[mixed[2]!]!
+  const mixed = /^(\w+)\s+(?:and|&|\+)\s+(?:a\s+)?(.+)$/.exec(t)
+  if (mixed)
+    return (
+      (WORDS[mixed[1]!] ?? Number(mixed[1])) + (WORDS[mixed[2]!] ?? numericQuantity(mixed[2]!.replace(/\s*[/⁄]\s*/, '/'), { round: false }))
+    )
   const many = /^(two|three)[\s-](thirds|quarters)$/.exec(t)
   if (many) return WORDS[many[1]!]! * (many[2] === 'thirds' ? 1 / 3 : 0.25)
   const worded = WORDS[t.replace(/^(?:one|a)\s+(?=half|quarter|third)/, '')]
