@@ -129,6 +129,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     replaced,
     removed: lines.filter((l) => l.status === 'removed').map((l) => l.ingredient),
     ovenSteps: oven.steps,
+    keepsSoda: lines.some((l) => l.ingredient === 'baking-soda' && l.status !== 'added' && l.to > 0),
     foam: family === 'foam' || (s.signs.whipped && !egg),
     baked: family !== 'crepe',
     sugarOverFat: sugarOverFat(outcomes),

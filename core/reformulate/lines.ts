@@ -54,6 +54,13 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
   }
 }
 
+/** How far the words of an amount may lie from its grams, as a share, and g. */
+const TRUE_TO = { share: 0.02, grams: 0.6 }
+
 export function kitchenOf(id: string, grams: number, measures: Measures, region: Region): string {
-  return inKitchen(grams, measurableOf(need(id), region), measures, region)
+  const words = inKitchen(grams, measurableOf(need(id), region), measures, region)
+  // An amount that is held by a limit may lie between two round ones: then the scale says it to the gram.
+  const weighed = /^([\d.]+) g$/.exec(words)
+  const off = weighed ? Math.abs(Number(weighed[1]) - grams) : 0
+  return off > Math.max(TRUE_TO.grams, TRUE_TO.share * grams) ? `${wholeGrams(grams)} g` : words
 }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { aquafaba } from '../swaps/egg/aquafaba'
 import { flaxGel } from '../swaps/egg/flax-gel'
+import { gfBlend } from '../swaps/gluten/gf-blend'
+import { souredMilkSoda } from '../swaps/egg/soured-milk-soda'
 import { yogurtSoda } from '../swaps/egg/yogurt-soda'
 import { rewriteMethod, type Rewriting } from './rewrite'
 
@@ -31,6 +33,24 @@ const flax: Partial<Rewriting> = {
 }
 const method = (steps: string[], more: Partial<Rewriting>) => rewriteMethod(steps, { ...plain, ...more }).map((s) => s.text)
 const line = (step: string, more: Partial<Rewriting>) => method([step], more).find((t) => !/fridge|Into the hot oven|let it stand/.test(t))!
+
+describe('what goes in elsewhere leaves the steps that had it', () => {
+  const dry = 'Mix the flour, baking powder, soda and spice.'
+
+  it('takes the soda out of the dry things where it is whisked into the yogurt', () => {
+    expect(line(dry, yogurt)).toBe('Mix the flour, baking powder and spice.')
+  })
+
+  it('leaves it there where nothing else is done with it', () => {
+    expect(line(dry, flax)).toBe(dry)
+  })
+
+  it('adds a thin liquid by turns to what is creamed, and not to what is whisked smooth', () => {
+    const soured: Partial<Rewriting> = { egg: souredMilkSoda, added: [{ ingredient: 'milk-whole', kitchen: '200 g' }] }
+    expect(line('Beat in the eggs one at a time.', soured)).toBe('Beat in the soured milk, in turns with the flour.')
+    expect(line('Whisk the butter, sugar and eggs until smooth.', soured)).toBe('Whisk the butter, sugar and the soured milk until smooth.')
+  })
+})
 
 describe('eggs leave the words of a method', () => {
   it.each([
@@ -133,4 +153,55 @@ describe('other names', () => {
 it('a method of which nothing changed comes back word for word', () => {
   const given = ['Cream butter and sugar.', 'Beat in the eggs.', 'Bake.']
   expect(method(given, {})).toEqual(given)
+})
+
+describe('flours that drink slowly, in a creamed batter', () => {
+  const creamed = [
+    'Heat the oven to 180 C and line the tin.',
+    'Cream the butter and sugar until pale.',
+    'Beat in the eggs one at a time.',
+    'Fold in the flour and cardamom, then the milk.',
+    'Spread in the tin and bake for 35 minutes.',
+  ]
+  const blend = {
+    school: gfBlend,
+    brought: ['flour-gf-blend', 'xanthan-gum'],
+  }
+  const added = [
+    { ingredient: 'flour-gf-blend', kitchen: '210 g' },
+    { ingredient: 'xanthan-gum', kitchen: '¼ tsp' },
+    { ingredient: 'baking-powder', kitchen: '1¾ tsp' },
+  ]
+  const at = (steps: string[], words: RegExp) => steps.findIndex((s) => words.test(s))
+
+  it('lets the batter rest before its soda is wet, and the yogurt does not foam before', () => {
+    const steps = method(creamed, { ...yogurt, added: [...yogurt.added!, ...added], changes: [blend] })
+    expect(steps.join(' ')).not.toContain('foam')
+    expect(steps).toContain('Beat in the natural yogurt, in turns with the flour.')
+    expect(steps).toContain('Fold in the rest of the flour and cardamom, then the milk.')
+    const rest = at(steps, /stand for 20 minutes; only then sift the bicarbonate of soda/)
+    expect(rest).toBeGreaterThan(at(steps, /rest of the flour/))
+    expect(rest).toBeLessThan(at(steps, /Spread in the tin/))
+    expect(steps.filter((s) => /20 (to 30 )?minutes/.test(s))).toHaveLength(1)
+  })
+
+  it('whips its foam after the rest, not an hour ahead', () => {
+    const whipped = { egg: aquafaba, added: [{ ingredient: 'aquafaba', kitchen: '150 g' }, ...added], changes: [blend] }
+    const steps = method(creamed, whipped)
+    expect(at(steps, /^Whip the/)).toBe(at(steps, /stand for 20 minutes/) + 1)
+    expect(steps.filter((s) => /Fold it in|whipped/i.test(s))).toHaveLength(1)
+  })
+
+  it('keeps to words where flour and tin are one step', () => {
+    const one = ['Cream the butter and sugar, beat in the eggs, fold in the flour and spread in the tin.', 'Bake for 35 minutes.']
+    const steps = method(one, { ...yogurt, added: [...yogurt.added!, ...added], changes: [blend] })
+    expect(at(steps, /very end/)).toBeGreaterThanOrEqual(0)
+    expect(steps.some((s) => /stand for 20 minutes; only then sift/.test(s))).toBe(false)
+  })
+
+  it('whisks powder and gum with the flours in one bowl', () => {
+    const steps = method(creamed, { ...yogurt, added: [...yogurt.added!, ...added], changes: [blend] })
+    expect(steps.some((s) => /^Sift/.test(s))).toBe(false)
+    expect(steps.find((s) => /^Whisk together/.test(s))).toMatch(/210 g .*, ¼ tsp xanthan gum and 1¾ tsp baking powder:/)
+  })
 })

@@ -2,6 +2,8 @@ import { nameOf, need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
 import type { ChangeSchool } from '../swaps/change'
 import type { AddedStep, School } from '../swaps/school'
+import { MINUTES, putOven } from './oven'
+import type { OvenStep } from './oven'
 
 export interface Step {
   text: string
@@ -22,7 +24,9 @@ export interface Rewriting {
   /** Ingredient ids of lines that left. */
   removed: readonly string[]
   /** What the oven does differently. */
-  ovenSteps: readonly { text: string; why: string }[]
+  ovenSteps: readonly OvenStep[]
+  /** The recipe has soda of its own, which stays. */
+  keepsSoda?: boolean
   /** The batter is a whipped foam: it waits for nothing. */
   foam: boolean
   /** It goes into an oven, not a pan. */
@@ -39,6 +43,23 @@ const EGG_PHRASE =
 const PART_OF_EGG = /\b(?:the\s+)?(?:egg\s+)?(?:yolks?|whites?)\b/gi
 const FOAMING = /\b(whip|whisk|beat)\w*\b[^.;]*\b(thick|ribbon|peaks?|stiff|foam|volume|triple|pale|mousse)\b/i
 const EGG_WORD = /\b(eggs?|yolks?|whites?)\b(?![- ](?:free|replacer))/i
+
+const BAKES = /\b(bake|in the oven|into the (?:hot )?oven)\b/i
+
+/** Fat and sugar beaten to hold air, however it is called. */
+const CREAMS = /\bcream\b(?! cheese)|\bbeat\b[^.]*\b(?:butter|margarine|spread|sticks|sugar)\b[^.]*\b(?:pale|light|fluffy|creamy)\b/i
+const FLOUR = /\bflours?\b|\bdry (?:things|ingredients|mix(?:ture)?)\b/i
+const INTO_TIN =
+  /\b(?:spread|scrape|pour|spoon|divide|tip|turn|fill|put|smooth|transfer)\w*\b[^.]*\b(?:tins?|pans?|cases?|moulds?|dish)\b|\binto (?:the |a |two |its )?(?:\w+ )?(?:tins?|pans?|cases?)\b/i
+
+/** Whether a step takes the batter out of its bowl: into the tin, or straight to the oven. */
+const leavesBowl = (text: string): boolean => INTO_TIN.test(text) || BAKES.test(text)
+
+/** Whether a batter is mixed, flour and all, before it goes into its tin: then something can be done between. */
+function mixedFirst(method: readonly string[]): boolean {
+  const flourAt = method.findLastIndex((t) => FLOUR.test(t) && !INTO_TIN.test(t))
+  return flourAt >= 0 && method.some((t, i) => i > flourAt && leavesBowl(t))
+}
 
 const capital = (s: string): string => s.replace(/^./, (c) => c.toUpperCase())
 
@@ -76,7 +97,7 @@ function ownNames(id: string): RegExp | undefined {
 /** Things that may leave a mix for good, and how a method speaks of them. */
 const GOES: Record<string, string> = {
   'baking-powder': 'baking powder',
-  'baking-soda': '(?:baking soda|bicarbonate of soda|bicarb)',
+  'baking-soda': '(?:baking soda|bicarbonate of soda|bicarb|soda)',
   water: 'water',
   'oil-vegetable': '(?:vegetable )?oil',
 }
@@ -107,14 +128,17 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
   const soda = r.added.some((a) => a.ingredient === 'baking-soda')
   const acid = r.added.find((a) => need(a.ingredient).kind === 'acid')?.ingredient
+  // Flours that drink slowly let the batter rest: soda that is wet would not wait, nor would a foam. Both go in after it.
+  const waits = mixedFirst(method) && !r.foam && r.changes.some((c) => c.school.steps.some((s) => s.rests))
+  const lateSoda = waits && (soda || r.keepsSoda === true) && school?.atOnce === true && !school.foams
   const fill = (text: string) =>
     text
       .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
       .replaceAll('{tied}', tied ? name(tied) : 'acid')
       .replaceAll('{soda}', name('baking-soda'))
       .replaceAll('{acid}', acid ? name(acid) : 'acid')
-      // Without soda nothing foams.
-      .replace(/\bfoaming (?=)/, soda ? 'foaming ' : '')
+      // Without soda nothing foams yet.
+      .replace(/\bfoaming /, soda && !lateSoda ? 'foaming ' : '')
   // What takes an old liquid's place is spoken of where that one was.
   const inPlace = new Set(r.replaced.map((x) => x.to))
   const liquids = r.added.filter(
@@ -122,13 +146,20 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   )
   const withLiquid = liquids.length && school ? ` with ${liquids.map((l) => `the ${name(l.ingredient)}`).join(' and ')}` : ''
 
+  // What a school stirs in elsewhere leaves the steps that had it.
+  const elsewhere = (school?.steps ?? []).flatMap((s) => (s.takes && r.added.some((a) => a.ingredient === s.takes) ? [s.takes] : []))
+  if (lateSoda && !elsewhere.includes('baking-soda')) elsewhere.push('baking-soda')
+
   const steps: Step[] = []
   let eggPlaced = false
+  /** Some of the flour went in by turns: what is left of it is spoken of next. */
+  let someFlourIn = false
   // What makes another thing of the mix brings its whole method.
   const other = r.changes.some((c) => c.school.ownMethod)
   for (const text of other ? [] : method) {
-    let now = text
-    const reasons: string[] = []
+    let now = someFlourIn ? text.replace(/\bthe (flour|dry (?:things|ingredients|mix(?:ture)?))\b/i, 'the rest of the $1') : text
+    if (now !== text) someFlourIn = false
+    const reasons: string[] = now === text ? [] : ['Some of it went in by turns.']
     // Names that were put in are held back, or "milk" would be found again inside "soy milk".
     const held: string[] = []
     const hold = (words: string) => `\uE000${held.push(words) - 1}\uE001`
@@ -143,8 +174,12 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
         let first = !eggPlaced
         const put = () => {
           const said = first ? called + withLiquid : 'it'
+          // Only where it is beaten into something that is creamed, and the flour has no turn there yet.
+          const turns =
+            first && (school.inTurns || lateSoda) && /\b(?:beat|add|stir)\b/i.test(text) && !/\b(?:flour|until|turns)\b/i.test(text)
           first = false
-          return hold(said)
+          if (turns) someFlourIn = true
+          return hold(turns ? `${said}, in turns with the flour` : said)
         }
         now = now.replace(EGG_PHRASE, put).replace(PART_OF_EGG, put)
         reasons.push(`${capital(called)} takes the place of the eggs.`)
@@ -163,6 +198,11 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
         } else reasons.push(`${capital(name(to))} in place of ${name(from)}.`)
       }
       if (words) words.lastIndex = 0
+    }
+    for (const id of elsewhere) {
+      const less = without(now, GOES[id]!)
+      if (less !== now) reasons.push(`${capital(name(id))} goes in later.`)
+      now = less
     }
     for (const id of r.removed) {
       const word = GOES[id]
@@ -185,7 +225,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     // A step about soda says nothing where no soda was needed.
     if (step.rests && r.foam) return
     if (step.text.includes('{soda}') && !r.added.some((a) => a.ingredient === 'baking-soda')) return
-    const done = { text: put(step.text), changed: true, why: step.why }
+    const said = lateSoda ? withoutSoda(step.text) : step.text
+    if (!said) return
+    const done = { text: put(said), changed: true, why: step.why }
     const list = step.at === 'last' ? last : step.at === 'after' ? after : before
     if (!list.some((x) => x.text === done.text)) list.push(done)
   }
@@ -212,8 +254,44 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       )
     }
   }
-  for (const s of r.ovenSteps) after.push({ ...s, changed: true })
-  const creamAt = steps.findIndex((s) => /\bcream\b(?! cheese)/i.test(s.text))
+  for (const s of r.ovenSteps) if (!putInto(steps, s)) after.push({ text: s.text, why: s.why, changed: true })
+  const creamAt = steps.findIndex((s) => CREAMS.test(s.text))
+  const parted = waits && (lateSoda || (school?.foams && school.atOnce)) ? partForRest() : false
+  /** Puts the rest, and what comes after it, between mixing and tin; `false` where the words give no place for it. */
+  function partForRest(): boolean {
+    const alone = school!.foams
+      ? steps.findIndex((s) =>
+          new RegExp(`^(?:beat|add|stir|whisk|fold|mix)\\s+(?:in\\s+)?${fill(school!.calledInMethod)}\\.?$`, 'i').test(s.text),
+        )
+      : -1
+    if (school!.foams && alone < 0) return false
+    const [foam] = alone >= 0 ? steps.splice(alone, 1) : []
+    // It is whipped when it is wanted: a foam of an hour ago has gone.
+    const whipAt = foam ? before.findIndex((s) => FOAMING.test(s.text)) : -1
+    const whips = whipAt >= 0 ? before.splice(whipAt, 1) : []
+    const flourAt = steps.findLastIndex((s) => FLOUR.test(s.text) && !INTO_TIN.test(s.text))
+    const tinAt = steps.findIndex((s, i) => i > flourAt && leavesBowl(s.text))
+    const rested = 'Let the batter stand for 20 minutes'
+    const why = 'Flours without gluten drink slowly: without the rest they stay gritty.'
+    steps.splice(
+      tinAt,
+      0,
+      ...(foam
+        ? [
+            { text: `${rested}.`, changed: true, why },
+            ...whips,
+            ...(whips.length ? [] : [{ ...foam, text: `Fold in ${fill(school!.calledInMethod)}.` }]),
+          ]
+        : [
+            {
+              text: `${rested}; only then sift the ${name('baking-soda')} over it and stir it in quickly.`,
+              changed: true,
+              why: `${why} Soda that is wet does not wait.`,
+            },
+          ]),
+    )
+    return true
+  }
   if (r.sugarOverFat > SUGARY && r.changes.length > 0 && creamAt >= 0)
     steps.splice(creamAt + 1, 0, {
       text: 'Cream for three minutes longer than usual.',
@@ -230,9 +308,19 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
       !spokenOf.has(a.ingredient) &&
       !mentioned(told(), a.ingredient, r.region),
   )
-  if (dry.length)
+  const blend = before.findIndex((s) => WHISKED.test(s.text))
+  const sifted = before.findIndex((s) => /^Sift the .* with the flour, so that/.test(s.text))
+  const these = list(dry.map((d) => d.ingredient))
+  if (dry.length && blend >= 0)
+    // One bowl of dry things, not two steps of them.
+    before[blend]!.text = before[blend]!.text.replace(
+      WHISKED,
+      (_, parts: string) => `Whisk together ${joined([...parts.split(/, | and /), ...dry.map((d) => said(d.ingredient))])}:`,
+    )
+  else if (dry.length && sifted >= 0) before[sifted]!.text = before[sifted]!.text.replace(/^Sift the/, `Sift ${these} and the`)
+  else if (dry.length)
     before.push({
-      text: `Sift ${list(dry.map((d) => d.ingredient))} with the flour.`,
+      text: `Sift ${these} with the flour.`,
       changed: true,
       why: 'Spread evenly, it works evenly.',
     })
@@ -271,18 +359,57 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   // A batter that must rest cannot wait once its soda is wet: it rests first.
   const rest = last.findIndex((s) => /stand for 20 to 30/.test(s.text))
   const atOnce = last.findIndex((s) => /within ten minutes/.test(s.text))
-  if (rest >= 0 && atOnce >= 0) {
+  if (rest >= 0 && parted) last.splice(rest, 1)
+  else if (rest >= 0 && atOnce >= 0) {
     const [step] = last.splice(rest, 1)
-    step!.text = 'Stir the flours with the liquid and the fat first and let them stand for 20 minutes; what foams goes in after that.'
+    // Creamed fat cannot be stirred with flour first: there, all but what foams is mixed, and waits.
+    step!.text =
+      creamAt >= 0
+        ? 'Keep what foams for the very end: mix all the rest, let it stand for 20 minutes, and only then fold it in.'
+        : 'Stir the flours with the liquid and the fat first and let them stand for 20 minutes; what foams goes in after that.'
     before.push(step!)
-  }
+  } else if (rest >= 0) last.push(...last.splice(rest, 1))
+  // What is mixed goes in before the tin, and before the batter rests; that the oven must be hot is said at its door.
+  const flourAt = steps.findLastIndex((s) => FLOUR.test(s.text) && !INTO_TIN.test(s.text))
+  const tinAt = mixedFirst(method) ? steps.findIndex((s, i) => i > flourAt && i < cut && (INTO_TIN.test(s.text) || RESTS.test(s.text))) : -1
+  const mixed = tinAt < 0 ? cut : tinAt
+  const adds = other ? last.filter((s) => !/^(Add|Stir) /.test(s.text)) : last
+  const atDoor = (s: Step) => /^Into the hot oven/.test(s.text)
   return [
     ...before,
-    ...steps.slice(0, cut),
-    ...(other ? last.filter((s) => !/^(Add|Stir) /.test(s.text)) : last),
+    ...steps.slice(0, mixed),
+    ...adds.filter((s) => !atDoor(s)),
+    ...steps.slice(mixed, cut),
+    ...adds.filter(atDoor),
     ...steps.slice(cut),
     ...after,
   ]
+}
+
+/** The rest of a batter, put between mixing and tin. */
+const RESTS = /^Let the batter stand for 20 minutes/
+
+/** The step that mixes several flours into one. */
+const WHISKED = /^Whisk together (.*):(?= where the method says flour)/
+
+/** A school's step without its sentences about the soda. */
+const withoutSoda = (text: string): string =>
+  text
+    .split(/(?<=\.)\s+/)
+    .filter((sentence) => !sentence.includes('{soda}'))
+    .join(' ')
+
+/** Puts what the oven does differently into the sentences that give its numbers; `false` where none does. */
+function putInto(steps: Step[], s: OvenStep): boolean {
+  const at = s.put?.minutes ? steps.findLastIndex((x) => BAKES.test(x.text) && MINUTES.test(x.text)) : -1
+  let done = false
+  steps.forEach((x, i) => {
+    const text = s.put ? putOven(x.text, { celsius: s.put.celsius, ...(i === at && { minutes: s.put.minutes }) }) : x.text
+    if (text === x.text) return
+    steps[i] = { text, changed: true, why: [x.why, s.text, s.why].filter(Boolean).join(' ') }
+    done = true
+  })
+  return done
 }
 
 /** "a, b and c". */

@@ -35,6 +35,8 @@ export interface AddedStep {
   minutes?: number
   /** Lets the batter stand: not for a whipped one, which falls. */
   rests?: boolean
+  /** An ingredient that goes in at this step and nowhere else: the method's own words for it leave the other steps. */
+  takes?: string
 }
 
 /**
@@ -62,6 +64,8 @@ export interface School {
   sides: Sides
   /** What the method calls the thing that goes in where the eggs went in. */
   calledInMethod: string
+  /** A thin liquid that would split creamed butter: it goes in by turns with the flour. */
+  inTurns?: boolean
   steps: readonly AddedStep[]
   /** In the oven within minutes: its lift starts at once. */
   atOnce?: boolean

@@ -20,6 +20,7 @@ export const condensedMilk: School = {
     {
       at: 'last',
       text: 'Stir the {soda} and the {acid} in last, with the last of the liquid.',
+      takes: 'baking-soda',
       why: 'The gas starts as soon as they meet.',
       minutes: 1,
     },

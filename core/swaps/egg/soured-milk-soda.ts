@@ -20,7 +20,8 @@ export const souredMilkSoda: School = {
     keeps: 'Dries by day two',
     effort: 'Ten minutes standing',
   },
-  calledInMethod: 'the soured milk, in turns with the flour',
+  calledInMethod: 'the soured milk',
+  inTurns: true,
   steps: [
     {
       at: 'before-mixing',

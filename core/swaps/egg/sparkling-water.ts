@@ -12,7 +12,8 @@ export const sparklingWater: School = {
     keeps: 'Best the same day',
     effort: 'The least of all',
   },
-  calledInMethod: 'half the sparkling water, in turns with the flour',
+  calledInMethod: 'half the sparkling water',
+  inTurns: true,
   steps: [
     {
       at: 'last',

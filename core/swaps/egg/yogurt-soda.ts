@@ -19,6 +19,7 @@ export const yogurtSoda: School = {
     {
       at: 'before-mixing',
       text: 'Take the {carrier} out of the fridge half an hour ahead. Just before it goes in, whisk the {soda} into it: it foams within a minute.',
+      takes: 'baking-soda',
       why: 'Soda meets the acid of the yogurt; the gas that the eggs would have held comes from here.',
       minutes: 2,
     },
