@@ -23,6 +23,8 @@ export interface Activity {
   night?: boolean
   /** Line of the method that it comes from. */
   step?: number
+  /** The baker wants it to start at this minute, and nowhen else. */
+  at?: number
 }
 
 export interface Placed extends Activity {
@@ -40,7 +42,7 @@ export interface Quiet {
 export type Kitchen = Partial<Record<string, number>>
 
 export interface Conflict {
-  code: 'no-time' | 'not-before' | 'gap' | 'missing' | 'cycle'
+  code: 'no-time' | 'not-before' | 'gap' | 'missing' | 'cycle' | 'held'
   /** Activities that cannot all be had. */
   ids: string[]
   message: string
@@ -56,3 +58,7 @@ export interface Plan {
   /** Minutes from the first start to serving. */
   span: number
 }
+
+/** How long waits are: the least that does, what is usual, or longer where that is better. */
+export const WAITS = ['least', 'usual', 'better'] as const
+export type Waits = (typeof WAITS)[number]

@@ -89,6 +89,60 @@ describe('a method as things to do', () => {
     for (const a of p.activities.filter((x) => x.handsOn)) expect(Number(a.start.slice(11, 13))).toSatisfy((h: number) => h >= 7 && h < 22)
   })
 
+  it('puts a step where the baker wants it, and says so where it cannot be', () => {
+    const free = at(plan(CAKE), /^Cream/)
+    const earlier = `${free.start.slice(0, 11)}09:30`
+    const held = plan(CAKE, { held: { [free.id]: earlier } })
+    expect(at(held, /^Cream/)).toMatchObject({ start: earlier, held: true })
+    const late = plan(CAKE, { held: { [free.id]: `${free.start.slice(0, 11)}14:50` } })
+    expect(late.activities).toEqual([])
+    expect(late.conflicts[0]).toMatchObject({ code: 'held', ids: [free.id] })
+  })
+
+  it('waits the least that does, as usual, or longer where that is better', () => {
+    const cool = (waits: string) => {
+      const a = at(plan(CAKE, { waits }), /^Cool/)
+      return minuteOf(a.end) - minuteOf(a.start)
+    }
+    expect([cool('least'), cool('usual'), cool('better')]).toEqual([45, 60, 120])
+  })
+
+  it('counts how long a filling that must keep cold is out of it', () => {
+    const holding = (text: string) => {
+      const { recipe } = answer('parse', { text, region: 'uk' })
+      return answer('schedule', { bakes: [{ recipe, bake: 'Cake' }], serveAt: '2027-06-12T15:00' }).holding
+    }
+    expect(holding(CAKE)).toEqual([])
+    const cream = CAKE.replace('Icing:', 'Filling:\n300 ml double cream\nIcing:')
+    const [out] = holding(cream)
+    expect(out!.minutes).toBeLessThanOrEqual(120)
+    const { recipe } = answer('parse', { text: cream, region: 'uk' })
+    const late = answer('schedule', {
+      bakes: [{ recipe, bake: 'Cake' }],
+      serveAt: '2027-06-12T09:00',
+      quiet: [{ from: '22:00', to: '08:55' }],
+    })
+    const served = late.holding[0]!
+    expect(served.minutes).toBeGreaterThan(120)
+    expect(served.message).toMatch(/put it in the fridge/)
+  })
+
+  it('does not heat an oven that is hot', () => {
+    const { recipe } = answer('parse', { text: CAKE, region: 'uk' })
+    const p = answer('schedule', {
+      bakes: [
+        { recipe, bake: 'One' },
+        { recipe: { ...recipe, title: 'Two' }, bake: 'Two' },
+      ],
+      serveAt: '2027-06-12T15:00',
+    })
+    const heating = p.activities.filter((a) => a.id.endsWith(':preheat')).map((a) => a.label)
+    expect(heating.filter((l) => /^Heat/.test(l)).length + heating.filter((l) => /hot from before/.test(l)).length).toBe(2)
+    const [, second] = p.activities.filter((a) => a.needs.includes('oven') && /^Bake/.test(a.label))
+    const look = p.activities.find((a) => /hot from before/.test(a.label))
+    if (look) expect(minuteOf(look.start)).toBeLessThan(minuteOf(second!.start))
+  })
+
   it('says plainly what it cannot plan', () => {
     expect(() => answer('schedule', { text: CAKE, serveAt: 'tomorrow' })).toThrow(/2027-06-12T15:00/)
   })

@@ -53,6 +53,9 @@ const COOLS: readonly [number, number, number] = [45, 60, 120]
 /** Firm butter softens in about an hour in a room of 20 °C; half an hour in pieces. */
 const SOFTENS: readonly [number, number, number] = [30, 60, 120]
 const PREHEAT: readonly [number, number, number] = [12, 18, 25]
+/** Words for what the plan has as cooling already. */
+const COOLING = /\bcool|\bcold\b|\b(?:turn|take) (?:it |them )?out\b|\bin the tin\b|\bon(?:to)? a rack\b|\bunmould/i
+const OVEN_NOTE = /^(?:Bake for .* now,|Set the oven to|In a dark or glass tin)/
 /** Soda with acid, or a foam, does not wait; powder does a little (design: soured batter within ten minutes). */
 const BATTER_WAITS = { quick: 10, slow: 25 }
 /** An oven that is hot may be kept so. */
@@ -154,7 +157,13 @@ export function activitiesOf(recipe: Recipe, options: MethodOptions): Activity[]
     const kind = KINDS.find((k) => k.any.test(text)) ?? FALLBACK
     const heating = kind === KINDS[0]
     // Cooling and heating stand in the plan already.
-    if (heating || (baked && /\bcool|\bcold\b/i.test(text) && !/\b(sandwich|fill|frost|ice|spread|pipe)\b/i.test(text))) continue
+    if (
+      heating ||
+      (baked && COOLING.test(text) && !/\b(sandwich|fill|frost|ice|spread|pipe|soak|poke|pour|brush|chill|fridge)\b/i.test(text))
+    )
+      continue
+    // What the oven does differently is said of the baking that stands in the plan.
+    if (baked && OVEN_NOTE.test(text)) continue
     if (!baked && kind.needs.includes('oven')) {
       bakeStep(n, text, minutesIn(text), step)
       continue
@@ -220,7 +229,7 @@ function pieces(text: string): string[] {
     .replace(/^\s*\d+[.)]\s*/, '')
     .split(/(?<=[.!])\s+(?=[A-Z])|;\s+/)
     .flatMap((s) => {
-      const [before, after] = s.split(/,?\s+(?:and|then)\s+(?=bake\b)/i)
+      const [before, after] = s.split(/,?\s+(?:and|then)\s+(?=bake\b)|,\s+(?=bake\b)/i)
       return after && before ? [before, after.charAt(0).toUpperCase() + after.slice(1)] : [s]
     })
   return sentences.map((s) => s.trim()).filter(Boolean)

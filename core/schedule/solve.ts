@@ -181,8 +181,9 @@ function placeAll(
         from = Math.max(from, began + f.min)
         until = Math.min(until, began + f.max)
       }
-      const at = earliest(t, from, used, kitchen, quiet, serveAt, most)
-      if (at === null) return { start, cost: Infinity, spread: Infinity, failed: i, placings }
+      const wish = t.a.at === undefined ? null : serveAt - t.a.at - t.minutes
+      const at = earliest(t, Math.max(from, wish ?? 0), used, kitchen, quiet, serveAt, most)
+      if (at === null || (wish !== null && at > wish + 1e-9)) return { start, cost: Infinity, spread: Infinity, failed: i, placings }
       placings++
       if (at > until + 1e-9) {
         // Too long a gap: whatever follows with that gap is held earlier by as much.
@@ -275,6 +276,13 @@ function outOfQuiet(at: number, minutes: number, quiet: readonly Quiet[], serveA
 }
 
 function why(a: Activity, tasks: readonly Task[], serveAt: number, notBefore: number, quiet: readonly Quiet[]): Conflict {
+  if (a.at !== undefined)
+    return {
+      code: 'held',
+      ids: [a.id],
+      message: `“${a.label}” cannot be where you put it: what comes after it, or what it needs, leaves no room there.`,
+      try: ['Let it go where it fits.', 'Put it earlier, or serve later.'],
+    }
   const tied = tasks.filter((t) => t.a.after.some((x) => x.id === a.id && x.max !== undefined)).map((t) => t.a)
   if (tied.length)
     return {
