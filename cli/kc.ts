@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createInterface } from 'node:readline'
 import { errorBody, Refusal } from '../core/refusal'
-import { answer, isVerb } from '../core/contract/handle'
+import { answer, isVerb, SOLVED, type Surroundings } from '../core/contract/handle'
 import { SCHEMAS } from '../core/contract/schema'
 
 const HELP = `kc VERB [FILE] [options]      one request; text, JSON or a saved page from FILE or standard input
@@ -12,7 +12,12 @@ verbs: ${Object.keys(SCHEMAS).join(' ')}
 options: --region us|uk|eu|au|in   --measures weight|us|metric   --goals a,b   --avoid a,b   --have a,b
          --schools a,b   --limit N   --family F   --json '{"field": …}' adds any field`
 
-const now = () => performance.now()
+const around: Surroundings = { now: () => performance.now() }
+/** What a verb wants beside a clock, read in when it is first asked. */
+async function ready(verb: Parameters<typeof answer>[0]): Promise<Surroundings> {
+  if (SOLVED.has(verb)) around.solve ??= await (await import('../core/table/highs')).integerSolver()
+  return around
+}
 
 function fail(error: unknown): never {
   process.stderr.write(JSON.stringify(errorBody(error)) + '\n')
@@ -81,7 +86,7 @@ async function batch(file: string | undefined): Promise<void> {
       const { id: given, verb, ...rest } = request as Record<string, unknown>
       id = given ?? null
       if (typeof verb !== 'string' || !isVerb(verb)) throw new Refusal('unknown-verb', `There is no verb “${String(verb)}”.`, 'verb')
-      out = { id, ok: true, result: answer(verb, rest, { now }) }
+      out = { id, ok: true, result: answer(verb, rest, await ready(verb)) }
     } catch (error) {
       out = { id, ok: false, ...errorBody(error) }
     }
@@ -101,7 +106,7 @@ async function main(): Promise<void> {
     throw new Refusal('unknown-verb', `There is no verb “${verb}”. Verbs: ${Object.keys(SCHEMAS).join(', ')}, batch.`, 'verb')
   const given = fields.text !== undefined || fields.recipe !== undefined || fields.jsonld !== undefined
   const base = verb === 'ingredients' ? { query: words.join(' ') } : given && !words.length ? {} : requestFrom(readInput(words[0]))
-  process.stdout.write(JSON.stringify(answer(verb, { ...base, ...fields }, { now })) + '\n')
+  process.stdout.write(JSON.stringify(answer(verb, { ...base, ...fields }, await ready(verb))) + '\n')
 }
 
 main().catch(fail)

@@ -1,5 +1,9 @@
 /** Codes of refusals that a client can act on. */
-export type RefusalCode = 'bad-request' | 'not-json' | 'unknown-verb' | 'empty-recipe' | 'too-large' | 'bad-file'
+export type RefusalCode =
+  'bad-request' | 'not-json' | 'unknown-verb' | 'empty-recipe' | 'too-large' | 'bad-file' | 'no-solver' | BackupRefusal
+
+/** Why a backup is not read. */
+export type BackupRefusal = 'not-backup' | 'altered' | 'newer-version'
 
 /** A request that cannot be answered, in words a baker understands. */
 export class Refusal extends Error {

@@ -48,7 +48,12 @@ describe('where it can hurt somebody, it says so', () => {
     const rows = CAUTIONS.map((c) => {
       const fires = FIRES.find((f) => f[2] === c.code)?.[0] ?? 'somebody at the table needs it'
       const inStep = cautionsInStep(FIRES.find((f) => f[2] === c.code)?.[1] ?? '').some((x) => x.code === c.code)
-      return `| \`${c.code}\` | ${fires} | ${c.text} | ${c.checkWith} | Bench, card${inStep ? ', the step on the Clock' : ''} |`
+      const shown = [
+        'Bench, card',
+        ...(c.grave ? ['before a bake at the Counter'] : []),
+        ...(inStep ? ['the step on the Clock and at the Counter'] : []),
+      ]
+      return `| \`${c.code}\` | ${fires} | ${c.text} | ${c.checkWith} | ${shown.join(', ')} |`
     })
     const text = [
       '# Cautions',

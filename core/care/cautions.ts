@@ -7,6 +7,8 @@ export interface Caution {
   text: string
   /** What to check, and with whom. */
   checkWith: string
+  /** Somebody can be hurt at once: it is acknowledged before a bake begins. */
+  grave?: boolean
 }
 
 interface Trigger extends Caution {
@@ -30,9 +32,14 @@ const gramsOf = (c: CautionContext, ids: readonly string[]): number => ids.reduc
 /** EFSA and label practice: 10 g or more of polyols a portion need the laxative warning. */
 const POLYOLS_PER_SLICE = 8
 
+/** Whether something must keep cold once it is made up: cream, custard, soft cheese. */
+export const keepsCold = (id: string): boolean =>
+  /^(cream-(heavy|single|cheese)|creme-fraiche|mascarpone|ricotta|lemon-curd|plant-cream|plant-mascarpone|coconut-cream|custard)/.test(id)
+
 const TRIGGERS: Trigger[] = [
   {
     code: 'hard-need',
+    grave: true,
     text: 'Somebody depends on this being free of something: clean bowls, whisks and tins first, and read every label.',
     checkWith: 'the labels, and the person who needs it',
     when: (c) => c.needs.length > 0,
@@ -51,6 +58,7 @@ const TRIGGERS: Trigger[] = [
   },
   {
     code: 'coeliac',
+    grave: true,
     text: '“Gluten-free” on the label is what counts for a coeliac guest: oats, starches, powders and chocolate included.',
     checkWith: 'the labels; a clinician or dietitian',
     when: (c) => c.needs.includes('gluten-free'),
@@ -63,12 +71,14 @@ const TRIGGERS: Trigger[] = [
   },
   {
     code: 'xylitol-dogs',
+    grave: true,
     text: 'Xylitol poisons dogs, even a slice: keep the cake and its crumbs out of reach.',
     checkWith: 'a vet at once, if a dog has eaten any',
     when: (c) => (c.grams.get('xylitol') ?? 0) > 0,
   },
   {
     code: 'honey-infants',
+    grave: true,
     text: 'No honey for children under one year.',
     checkWith: 'a clinician',
     when: (c) => (c.grams.get('honey') ?? 0) > 0,
@@ -96,15 +106,11 @@ const TRIGGERS: Trigger[] = [
     code: 'chilled-filling',
     text: 'Cream, custard and soft cheese keep cold: out of the fridge for two hours at most.',
     checkWith: 'local food-safety advice',
-    when: (c) =>
-      has(c, (i) =>
-        /^(cream-(heavy|single|cheese)|creme-fraiche|mascarpone|ricotta|lemon-curd|plant-cream|plant-mascarpone|coconut-cream|custard)/.test(
-          i.id,
-        ),
-      ),
+    when: (c) => has(c, (i) => keepsCold(i.id)),
   },
   {
     code: 'hot-sugar',
+    grave: true,
     text: 'Boiling sugar burns worse than water: long sleeves, no children near, and a bowl of cold water at hand.',
     checkWith: 'local first-aid advice',
     when: (c) => /\b(caramel|boil\w* (?:the )?sugar|soft ball|11\d ?°?\s?C)\b/i.test(c.method),
@@ -117,6 +123,7 @@ const TRIGGERS: Trigger[] = [
   },
   {
     code: 'thermal-shock',
+    grave: true,
     text: 'Glass and ceramic crack from cold to hot: never from the fridge into the oven, never hot onto a wet cloth.',
     checkWith: 'what its maker allows',
     when: (c) =>
@@ -125,6 +132,7 @@ const TRIGGERS: Trigger[] = [
   },
   {
     code: 'stove-top',
+    grave: true,
     text: 'A pot on the flame is never left alone: the lowest heat, a thick base, and water only where the pot is made for it.',
     checkWith: 'the maker of the pot and of the stove',
     when: (c) =>
@@ -132,6 +140,7 @@ const TRIGGERS: Trigger[] = [
   },
   {
     code: 'hidden-token',
+    grave: true,
     text: 'Something hard hidden in a cake chokes and breaks teeth: tell everybody who eats it, and give no such slice to a child.',
     checkWith: 'everybody at the table',
     when: (c) => /\b(coins?|charms?|tokens?|trinkets?|thimble|whole bean|figurine|sixpence)\b/i.test(c.method),
@@ -147,12 +156,14 @@ const TRIGGERS: Trigger[] = [
   },
 ]
 
+const said = ({ code, text, checkWith, grave }: Trigger): Caution => ({ code, text, checkWith, ...(grave && { grave }) })
+
 /** Every caution there is, for tables and tests. */
-export const CAUTIONS: readonly Caution[] = TRIGGERS.map(({ code, text, checkWith }) => ({ code, text, checkWith }))
+export const CAUTIONS: readonly Caution[] = TRIGGERS.map(said)
 
 /** The cautions that a mix sets off, in the order they matter. */
 export function cautionsFor(context: CautionContext): Caution[] {
-  return TRIGGERS.filter((t) => t.when(context)).map(({ code, text, checkWith }) => ({ code, text, checkWith }))
+  return TRIGGERS.filter((t) => t.when(context)).map(said)
 }
 
 /** What a step itself sets off by its words: said where it is done. */

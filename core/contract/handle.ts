@@ -1,3 +1,6 @@
+import type { IntegerSolver } from '../table/programme'
+import { answerLeftovers, type LeftoversAnswer, type LeftoversRequest } from './leftovers'
+import { crumbShift, type Lessons } from '../bakebook/lessons'
 import type Joi from 'joi'
 import { balanceOf, type Balance } from '../balance/balance'
 import { cautionsFor, type Caution } from '../care/cautions'
@@ -17,6 +20,8 @@ import { ownIngredient, type OwnIngredient } from '../pantry/own'
 import { ingredientOf, withIngredients } from '../pantry/pantry'
 import { answerAmounts, answerSoak, type AmountsAnswer } from './finish'
 import { answerBuild, type BuildAnswer, type BuildRequest } from './build'
+import { counterOf, type CounterAnswer, type CounterRequest } from '../counter/steps'
+import { answerDiagnose, type DiagnoseAnswer, type DiagnoseRequest } from './diagnose'
 import { answerSchedule, type ScheduleAnswer, type ScheduleRequest } from './schedule'
 import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
@@ -27,6 +32,7 @@ import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulating, type Progress } from '../reformulate/reformulate'
 import type { SchoolId } from '../swaps/ids'
+import { tableFor, type Candidate, type Guests, type TableAnswer } from '../table/table'
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
 import { trimmings, type Binder, type Dough, type Trimmings } from '../finish/trimmings'
@@ -83,16 +89,25 @@ export interface Answers {
   build: BuildAnswer
   trimmings: Trimmings
   schedule: ScheduleAnswer
+  counter: CounterAnswer
+  diagnose: DiagnoseAnswer
+  table: TableAnswer
+  leftovers: LeftoversAnswer
   tin: TinAnswer
   bake: BakeAnswer
   import: { recipes: ParsedRecipe[] }
   box: BoxAnswer
 }
 
-/** Where the handlers get what the core must not have: a clock. */
+/** Where the handlers get what the core must not have by itself. */
 export interface Surroundings {
+  /** A clock. */
   now?: () => number
+  /** A solver that was read in beforehand, for the verbs of `SOLVED`. */
+  solve?: IntegerSolver
 }
+/** Verbs that want an integer solver in their surroundings. */
+export const SOLVED: ReadonlySet<Verb> = new Set(['table'])
 
 /** Checks a request against its verb's schema, and fills in the defaults that stand there. */
 function checked<T>(verb: Verb, request: unknown): T {
@@ -128,11 +143,28 @@ function settled(recipe: Recipe): ParsedRecipe {
   return { recipe: whole, questions: [] }
 }
 
+/** One of the recipes at hand, however it was given. */
+interface AtHand {
+  id: string
+  title: string
+  recipe?: Recipe
+  text?: string
+  slices?: number
+}
+function atHand(given: readonly AtHand[], region: Region): { id: string; title: string; recipe: Recipe; slices?: number }[] {
+  if (new Set(given.map((c) => c.id)).size < given.length)
+    throw new Refusal('bad-request', 'Two candidates have the same id.', 'candidates')
+  return given.map(({ text, recipe: structured, ...c }) => {
+    const { recipe } = text !== undefined ? readGiven(text, region) : settled(structured!)
+    return { ...c, title: c.title || recipe.title, recipe }
+  })
+}
+
 const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers[V] } = {
   parse: (raw) => recipeOf(checked<Common>('parse', raw)),
 
   balance: (raw) => {
-    const request = checked<Common>('balance', raw)
+    const request = checked<Common & { learned?: Lessons }>('balance', raw)
     const { recipe, questions } = recipeOf(request)
     const balance = balanceOf(recipe, request.family, request.altitudeM)
     for (const q of questions)
@@ -152,7 +184,7 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     return {
       ...balance,
       ...(boxes && { boxes }),
-      crumb: predictCrumb(balance.metrics, balance.family),
+      crumb: predictCrumb(balance.metrics, balance.family, undefined, crumbShift(request.learned, balance.family)),
       cautions: cautionsFor({
         ingredients,
         grams,
@@ -223,16 +255,62 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     return answerSchedule({ ...request, bakes, recipe: request.activities || bakes ? undefined : recipeOf(request).recipe })
   },
 
+  counter: (raw) => {
+    const request = checked<Common & CounterRequest>('counter', raw)
+    const components = request.components?.map((c) => ({ ...c, recipe: settled(c.recipe).recipe }))
+    return counterOf({ ...request, ...(components && { components }), recipe: recipeOf(request).recipe })
+  },
+
+  diagnose: (raw, around) => {
+    const request = checked<Common & DiagnoseRequest & { goals: Goal[]; avoid: string[] }>('diagnose', raw)
+    const { recipe } = recipeOf(request)
+    const oven = recipe.oven[0]
+    const { region, altitudeM } = request
+    return answerDiagnose(
+      { ...request, recipe },
+      () => {
+        if (!oven || !recipe.tins.length) return null
+        try {
+          return handlers.bake(
+            { recipe, region, altitudeM, oven: { celsius: oven.celsius, mode: oven.fan ? 'fan' : 'static' } } as never,
+            around,
+          )
+        } catch (error) {
+          // A tin or an oven that cannot be simulated says nothing of the bake; the rest of the evidence stands.
+          if (error instanceof Refusal) return null
+          throw error
+        }
+      },
+      (nudge) => {
+        const { goals, avoid, measures } = request
+        const asked = { recipe, region, altitudeM, nudge, goals, avoid, limit: 1, ...(measures && { measures }) }
+        return handlers.reformulate(asked as never, around).options[0] ?? null
+      },
+    )
+  },
+
+  table: (raw, { solve }) => {
+    const request = checked<{ guests: Guests[]; candidates: AtHand[]; portions: number; region: Region; altitudeM: number }>('table', raw)
+    const candidates = atHand(request.candidates, request.region).map((c): Candidate => ({
+      ...c,
+      slices: c.slices ?? balanceOf(c.recipe, undefined, request.altitudeM).perSlice.slices,
+    }))
+    if (!solve) throw new Refusal('no-solver', 'The solver for tables is not at hand.')
+    return tableFor(request.guests, candidates, request.portions, solve)
+  },
+
+  leftovers: (raw) => answerLeftovers(checked<LeftoversRequest<AtHand>>('leftovers', raw), atHand),
+
   import: (raw) => {
     const request = checked<{ content: string; region: Region }>('import', raw)
     return { recipes: readMany(request.content, request.region) }
   },
 
   uncertainty: (raw) => {
-    const request = checked<Common & { tools: Tools; samples: number }>('uncertainty', raw)
+    const request = checked<Common & { tools: Tools; samples: number; learned?: Lessons }>('uncertainty', raw)
     const { recipe } = recipeOf(request)
     const { family } = balanceOf(recipe, request.family, request.altitudeM)
-    return uncertaintyOf(recipe, family, request.tools, request.samples, request.altitudeM)
+    return uncertaintyOf(recipe, family, request.tools, request.samples, request.altitudeM, request.learned?.cup)
   },
 
   box: (raw) => {

@@ -2,6 +2,7 @@ import Joi from 'joi'
 import { BANDED, CAKE_FAMILIES } from '../balance/families'
 import { REGIONS } from '../measure/region'
 import { TOOLS } from '../crumb/uncertainty'
+import { MADE } from '../table/made'
 import { ALLERGENS, HARD_NEEDS, KINDS } from '../pantry/ingredient'
 import { MATERIALS, ROLES, TIN_SHAPES } from '../recipe/recipe'
 import { FORMULAS } from '../finish/formulas'
@@ -12,6 +13,8 @@ import { TROUBLES } from '../finish/rescue'
 import { SOAKS } from '../finish/soak'
 import { LONGEST_TEXT, MOST_LINES, TOO_LONG } from '../recipe/text'
 import { OVEN_MODES } from '../oven/surroundings'
+import { SYMPTOM_CODES } from '../bakebook/symptoms'
+import { WAITS } from '../schedule/activity'
 import { GOALS } from '../reformulate/goals'
 import { SCHOOL_IDS } from '../swaps/ids'
 
@@ -206,10 +209,77 @@ const places = Joi.object({
   wells: Joi.object({ ml: Joi.number().min(0).max(200).required(), component }),
 })
 
+/** How a recipe becomes things to do: minutes in the oven, steps put right, tins, and how it is finished. */
+const planned = {
+  oven: minutes,
+  fixes: Joi.object().pattern(
+    Joi.string().pattern(/^\d{1,3}$/),
+    Joi.object({
+      minutes: Joi.number().min(0).max(10_000),
+      handsOn: Joi.boolean(),
+      needs: Joi.array().items(Joi.string().max(120)).max(10),
+      off: Joi.boolean(),
+    }),
+  ),
+  tins: Joi.array().items(Joi.string().max(200)).max(30),
+  finish: Joi.array()
+    .items(
+      Joi.object({
+        text: Joi.string().max(2000).required(),
+        hands: Joi.number().min(0).max(2000).required(),
+        wait: Joi.number().min(0).max(10_000).required(),
+        cold: Joi.boolean().required(),
+      }),
+    )
+    .max(60),
+}
+
+/** What was written down of a bake. */
+const bakeRecord = Joi.object({
+  minutes: Joi.number().min(0).max(2000),
+  ovenC: Joi.number().min(0).max(400),
+  coreC: Joi.number().min(-20).max(200),
+  preheated: Joi.boolean(),
+  opened: Joi.boolean(),
+  waitedMin: Joi.number().min(0).max(2000),
+  cups: Joi.boolean(),
+  addedGrams: Joi.number().min(-2000).max(2000),
+  batter: Joi.string().valid('right', 'stiff', 'thin'),
+  heightMm: Joi.object({ edge: Joi.number().min(0).max(400), centre: Joi.number().min(0).max(400) }),
+  grams: Joi.object({ before: grams, after: grams }),
+  cooledInTinMin: Joi.number().min(0).max(5000),
+  warm: Joi.boolean(),
+  oldLeavener: Joi.boolean(),
+})
+
+/** Recipes at hand, each as text or in structured form. */
+const tableCandidates = Joi.array().items(
+  Joi.object({
+    id: Joi.string().max(120).required(),
+    title: Joi.string().max(500).allow('').default(''),
+    recipe: recipeSchema,
+    text: source.text,
+    slices: Joi.number().integer().min(1).max(500),
+  }).xor('recipe', 'text'),
+)
+
+/** What the kitchen has taught: for itself, and for families that were baked in it. */
+const byFamily = (least: number, most: number, none: number) => {
+  const one = Joi.number().min(least).max(most)
+  return Joi.object({ kitchen: one.default(none), families: Joi.object().pattern(Joi.string().max(40), one).default({}) })
+}
+const learned = Joi.object({
+  minutes: byFamily(0.4, 2.5, 1),
+  rise: byFamily(0.4, 2.5, 1),
+  moistness: byFamily(-2, 2, 0),
+  sweetness: byFamily(-2, 2, 0),
+  cup: Joi.object({ factor: Joi.number().min(0.5).max(2).required(), sd: Joi.number().min(0).max(0.5).required() }),
+})
+
 /** One schema per verb, shared by command line, server and workers. */
 export const SCHEMAS = {
   parse: recipeRequest(),
-  balance: recipeRequest(),
+  balance: recipeRequest({ learned }),
   ingredients: Joi.object({ query: Joi.string().max(200).allow('').default(''), region: common.region }),
   reformulate: recipeRequest({
     goals: Joi.array()
@@ -242,6 +312,7 @@ export const SCHEMAS = {
       .valid(...TOOLS)
       .default('mixed'),
     samples: Joi.number().integer().min(20).max(5000).default(400),
+    learned,
   }),
   /** One ingredient line as it is typed. */
   line: Joi.object({ text: Joi.string().max(2000).allow('').required(), region: common.region, own: common.own, boxes: common.boxes }),
@@ -269,6 +340,7 @@ export const SCHEMAS = {
     lined: Joi.boolean().default(true),
     strips: Joi.boolean().default(false),
     foil: Joi.boolean().default(false),
+    learned,
     physics: Joi.object({ evaporation: Joi.boolean().default(true), expansion: Joi.boolean().default(true) }).default({
       evaporation: true,
       expansion: true,
@@ -344,6 +416,81 @@ export const SCHEMAS = {
       .default('rolls'),
     region: common.region,
   }),
+  /** A recipe baked along, one thing at a time. */
+  counter: recipeRequest({
+    ...planned,
+    needs: Joi.array()
+      .items(Joi.string().valid(...HARD_NEEDS))
+      .max(6)
+      .default([]),
+    components: Joi.array()
+      .items(Joi.object({ name: shortText.required(), recipe: recipeSchema.required() }))
+      .max(12),
+  }),
+  /** What uses up what is left. */
+  leftovers: Joi.object({
+    /** As the baker says it: "3 egg yolks", "150 g buttercream", a line each. */
+    text: Joi.string().max(4000),
+    left: Joi.array()
+      .items(Joi.object({ ingredient: id.required(), grams: Joi.number().greater(0).max(MOST_GRAMS).required() }))
+      .max(30)
+      .default([]),
+    made: Joi.array()
+      .items(
+        Joi.object({
+          kind: Joi.string()
+            .valid(...MADE)
+            .required(),
+          grams: Joi.number().greater(0).max(MOST_GRAMS).required(),
+        }),
+      )
+      .max(30)
+      .default([]),
+    candidates: tableCandidates.max(200).required(),
+    region: common.region,
+    own: common.own,
+    boxes: common.boxes,
+  }),
+  /** The fewest bakes that feed everybody. */
+  table: Joi.object({
+    guests: Joi.array()
+      .items(
+        Joi.object({
+          needs: Joi.array()
+            .items(Joi.string().valid(...HARD_NEEDS))
+            .max(6)
+            .unique()
+            .default([]),
+          count: Joi.number().integer().min(0).max(500).required(),
+        }),
+      )
+      .min(1)
+      .max(10)
+      .required(),
+    candidates: tableCandidates.min(1).max(200).required(),
+    portions: Joi.number().integer().min(1).max(6).default(1),
+    region: common.region,
+    altitudeM: common.altitudeM,
+    own: common.own,
+    boxes: common.boxes,
+  }),
+  diagnose: recipeRequest({
+    record: bakeRecord.default({}),
+    symptoms: Joi.array()
+      .items(Joi.string().valid(...SYMPTOM_CODES))
+      .max(SYMPTOM_CODES.length)
+      .unique()
+      .default([]),
+    goals: Joi.array()
+      .items(Joi.string().valid(...GOALS))
+      .max(20)
+      .unique()
+      .default([]),
+    avoid: Joi.array()
+      .items(Joi.alternatives(Joi.string().valid(...ALLERGENS), id))
+      .max(100)
+      .default([]),
+  }),
   schedule: Joi.object({
     ...source,
     ...common,
@@ -379,27 +526,7 @@ export const SCHEMAS = {
         Joi.object({
           recipe: source.recipe.required(),
           bake: Joi.string().max(200).required(),
-          oven: minutes,
-          fixes: Joi.object().pattern(
-            Joi.string().pattern(/^\d{1,3}$/),
-            Joi.object({
-              minutes: Joi.number().min(0).max(10_000),
-              handsOn: Joi.boolean(),
-              needs: Joi.array().items(Joi.string().max(120)).max(10),
-              off: Joi.boolean(),
-            }),
-          ),
-          tins: Joi.array().items(Joi.string().max(200)).max(30),
-          finish: Joi.array()
-            .items(
-              Joi.object({
-                text: Joi.string().max(2000).required(),
-                hands: Joi.number().min(0).max(2000).required(),
-                wait: Joi.number().min(0).max(10_000).required(),
-                cold: Joi.boolean().required(),
-              }),
-            )
-            .max(60),
+          ...planned,
         }),
       )
       .min(1)
@@ -412,6 +539,10 @@ export const SCHEMAS = {
       .max(6)
       .default([]),
     kitchen: Joi.object().pattern(Joi.string().max(120), Joi.number().integer().min(0).max(50)).default({}),
+    waits: Joi.string()
+      .valid(...WAITS)
+      .default('usual'),
+    held: Joi.object().pattern(Joi.string().max(120), moment).max(100).default({}),
   })
     .or('text', 'recipe', 'jsonld', 'activities', 'bakes')
     .messages({ 'object.missing': 'Give activities, bakes, or one recipe as text, recipe or jsonld.' }),

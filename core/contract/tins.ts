@@ -1,3 +1,4 @@
+import { lessonFor, type Lessons } from '../bakebook/lessons'
 import { balanceOf } from '../balance/balance'
 import type { CakeFamily } from '../balance/families'
 import { ingredientOf, packageGrams } from '../pantry/pantry'
@@ -99,6 +100,7 @@ export function answerBake(
     strips: boolean
     foil: boolean
     physics: { evaporation: boolean; expansion: boolean }
+    learned?: Lessons
   },
 ): BakeAnswer {
   const { batter } = known(request)
@@ -111,7 +113,7 @@ export function answerBake(
   const slowest = share.reduce((a, b, i) => (b.depthMm > share[a]!.depthMm ? i : a), 0)
   const batches = batchesOf(tins, set.mode === 'fan')
   const all = tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0)
-  const answer = predictBake({
+  const predicted = predictBake({
     batter: { ...batter, grams: share[slowest]!.batterGrams },
     tin: tins[slowest]!,
     // A tray of cupcakes goes in as one.
@@ -125,9 +127,29 @@ export function answerBake(
     evaporation: request.physics.evaporation,
     expansion: request.physics.expansion,
   })
+  const answer = asTaught(predicted, request.learned, batter.family)
   if (batches.count < 2 || set.mode === 'stovetop') return answer
   const message = whileItWaits(batter.family, batches, answer.minutes?.best ?? 30)
   return { ...answer, notes: [{ code: 'second-batch', message }, ...answer.notes] }
+}
+
+/** A prediction with its time drawn out or drawn in, and its height, as this kitchen has taught. */
+function asTaught(bake: BakeAnswer, lessons: Lessons | undefined, family: string): BakeAnswer {
+  const by = lessonFor(lessons?.minutes, family, 1)
+  const rise = lessonFor(lessons?.rise, family, 1)
+  if (by === 1 && rise === 1) return bake
+  const { minutes } = bake
+  return {
+    ...bake,
+    heightMm: Math.round(bake.heightMm * rise),
+    minutes: minutes && {
+      low: Math.round(minutes.low * by),
+      best: Math.round(minutes.best * by * 10) / 10,
+      high: Math.round(minutes.high * by),
+    },
+    firstLook: bake.firstLook === null ? null : Math.max(1, Math.round(bake.firstLook * by)),
+    curve: bake.curve.map((p) => ({ ...p, min: Math.round(p.min * by * 100) / 100 })),
+  }
 }
 
 function ovenOf(recipe: Recipe | undefined): OvenSetting | undefined {

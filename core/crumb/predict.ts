@@ -48,8 +48,15 @@ const clamp = (x: number): number => Math.max(-2, Math.min(2, Math.round(x * 2) 
  *
  * Slopes are stated judgement (one band's width of moisture is the step from dry to moist),
  * to be corrected by trials. Claims that would be "neither" are left out.
+ *
+ * @param shift what this kitchen has taught, steps by trait; it says nothing where two versions are compared in one kitchen
  */
-export function predictCrumb(metrics: Metrics, family: Family, before?: { metrics: Metrics; family: Family }): CrumbClaim[] {
+export function predictCrumb(
+  metrics: Metrics,
+  family: Family,
+  before?: { metrics: Metrics; family: Family },
+  shift: Partial<Record<Trait, number>> = {},
+): CrumbClaim[] {
   const at = (key: Banded) => place(metrics, family, key)
   const change = (a: number | undefined, b: number | undefined, size: number): number =>
     a === undefined || b === undefined ? 0 : (a - b) / size
@@ -99,14 +106,15 @@ export function predictCrumb(metrics: Metrics, family: Family, before?: { metric
   }
   const claims: CrumbClaim[] = []
   for (const [trait, [raw, confidence, because]] of Object.entries(score) as [Trait, [number, number, string[]]][]) {
-    const direction = clamp(raw)
+    const learned = was ? 0 : (shift[trait] ?? 0)
+    const direction = clamp(raw + learned)
     if (direction === 0) continue
     claims.push({
       trait,
       direction,
       words: wordsFor(trait, direction, was !== undefined),
       confidence: Math.min(0.9, confidence + 0.08 * Math.abs(direction)),
-      because,
+      because: clamp(raw) === direction ? because : [...because, 'learned'],
     })
   }
   return claims.sort((a, b) => Math.abs(b.direction) * b.confidence - Math.abs(a.direction) * a.confidence)

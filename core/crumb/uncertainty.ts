@@ -10,10 +10,18 @@ import type { Line, Recipe } from '../recipe/recipe'
 export const TOOLS = ['scale', 'cups', 'mixed'] as const
 export type Tools = (typeof TOOLS)[number]
 
+/** This kitchen's cup of flour against the usual one, and what its fillings differ by, as shares. */
+export interface OwnCup {
+  factor: number
+  sd: number
+}
+
 export interface Uncertainty {
   metrics: Partial<Record<Banded, { outside: number; p5: number; p50: number; p95: number }>>
   /** The one or two lines whose measure decides most. */
   weigh: string[]
+  /** Lines for which this kitchen fills its cup otherwise: the grams that the recipe means, and those of as many cups here. */
+  filled: { ingredient: string; means: number; here: number }[]
 }
 
 /**
@@ -41,7 +49,7 @@ const VOLUME_SPOON = /^(tsp|tbsp|pinch|dash|drop)/
 const VOLUME = /^(tsp|tbsp|cup|ml|dl|cl|l|pint|quart|fl-?oz|pinch|dash|drop|splash)/
 
 /** How uncertain the grams of a line are, as a share. */
-function deviation(line: Line, tools: Tools): number {
+function deviation(line: Line, tools: Tools, cup: OwnCup | undefined): number {
   const i = ingredientOf(line.ingredient)
   const unit = line.quantity?.unit ?? 'g'
   const grams = Math.max(0.1, line.grams.best)
@@ -49,8 +57,15 @@ function deviation(line: Line, tools: Tools): number {
   const spooned = VOLUME_SPOON.test(unit) || grams < SPOONED_BELOW
   const byVolume = tools === 'cups' || (tools === 'mixed' && VOLUME.test(unit))
   if (spooned && (byVolume || grams < SPOONED_BELOW)) return SPOON_SD
-  if (byVolume) return CUP_SD[i?.kind ?? ''] ?? OTHER_CUP_SD
+  if (byVolume) return cup && i?.kind === 'flour' ? cup.sd : (CUP_SD[i?.kind ?? ''] ?? OTHER_CUP_SD)
   return SCALE_SD + SCALE_STEP / grams
+}
+
+/** Whether a line is flour that goes in by the cup. */
+function cupOfFlour(line: Line, tools: Tools): boolean {
+  const unit = line.quantity?.unit ?? 'g'
+  const flour = ingredientOf(line.ingredient)?.kind === 'flour'
+  return flour && unit !== 'piece' && line.grams.best >= SPOONED_BELOW && (tools === 'cups' || (tools === 'mixed' && /^cup/.test(unit)))
 }
 
 /** A small seeded generator (mulberry32): the same recipe gives the same answer. */
@@ -71,15 +86,17 @@ const normal = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - ran
  * What measuring errors do to a recipe: samples them and says how often each ratio leaves its band.
  *
  * @param samples how many mixes to weigh out
+ * @param cup how this kitchen fills its cup of flour, where that was learned
  * @returns shares and percentiles by ratio, and the lines worth weighing
  */
-export function uncertaintyOf(recipe: Recipe, family: Family, tools: Tools, samples: number, altitudeM = 0): Uncertainty {
+export function uncertaintyOf(recipe: Recipe, family: Family, tools: Tools, samples: number, altitudeM = 0, cup?: OwnCup): Uncertainty {
   const signs = methodSigns(recipe)
   const batter = recipe.parts.some((p) => p.role === 'batter')
   const parts = recipe.parts.filter((p, i) => (batter ? p.role === 'batter' : i === 0))
   const lines = parts.flatMap((p) => p.lines).filter((l) => l.ingredient && l.grams.best > 0)
   const doses: Dose[] = parts.flatMap((p) => dosesOf(p, signs))
-  const sds = lines.map((l) => deviation(l, tools))
+  const sds = lines.map((l) => deviation(l, tools, cup))
+  const usual = lines.map((l) => (cup && cupOfFlour(l, tools) ? cup.factor : 1))
   const keys = Object.keys(modelOf(family).bands) as Banded[]
   const bands = modelOf(family).bands
   const metricsFor = (factors: readonly number[]): Metrics =>
@@ -88,7 +105,7 @@ export function uncertaintyOf(recipe: Recipe, family: Family, tools: Tools, samp
   const random = seeded(20261124)
   const values: Partial<Record<Banded, number[]>> = {}
   for (let n = 0; n < samples; n++) {
-    const m = metricsFor(sds.map((sd) => Math.max(0.2, 1 + sd * normal(random))))
+    const m = metricsFor(sds.map((sd, i) => usual[i]! * Math.max(0.2, 1 + sd * normal(random))))
     for (const key of keys) {
       const value = banded(m, key)
       if (value !== undefined) (values[key] ??= []).push(value)
@@ -117,5 +134,8 @@ export function uncertaintyOf(recipe: Recipe, family: Family, tools: Tools, samp
     .filter((x) => x.share > 0.15)
     .slice(0, 2)
     .map((x) => x.id)
-  return { metrics, weigh: [...new Set(weigh)] }
+  const filled = lines.flatMap((l, i) =>
+    usual[i] === 1 ? [] : [{ ingredient: l.ingredient!, means: Math.round(l.grams.best), here: Math.round(l.grams.best * usual[i]!) }],
+  )
+  return { metrics, weigh: [...new Set(weigh)], filled }
 }

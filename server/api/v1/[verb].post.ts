@@ -1,10 +1,14 @@
 import { errorBody, Refusal } from '../../../core/refusal'
-import { answerInSteps, isVerb } from '../../../core/contract/handle'
+import { answerInSteps, isVerb, SOLVED } from '../../../core/contract/handle'
+import { integerSolver } from '../../../core/table/highs'
+import type { IntegerSolver } from '../../../core/table/programme'
 
 /** Largest request taken, bytes: a long recipe in every form, and no more. */
 const MOST_BYTES = 1_000_000
 /** The longest a request may keep a server busy, ms; answers take a few hundred at most. */
 const LONGEST = 5000
+
+let solver: Promise<IntegerSolver> | undefined
 
 /** The machine interface over HTTP: the same handlers as the command line and the workers. */
 export default defineEventHandler(async (event) => {
@@ -25,7 +29,8 @@ export default defineEventHandler(async (event) => {
       throw new Refusal('not-json', 'The request is not JSON.')
     }
     const started = performance.now()
-    const steps = answerInSteps(verb, request, { now: () => performance.now() })
+    const solve = SOLVED.has(verb) ? await (solver ??= integerSolver()) : undefined
+    const steps = answerInSteps(verb, request, { now: () => performance.now(), ...(solve && { solve }) })
     let step = steps.next()
     while (!step.done) step = steps.next(performance.now() - started > LONGEST)
     return step.value

@@ -1,0 +1,273 @@
+import { balanceOf } from '../balance/balance'
+import type { Family } from '../balance/families'
+import { cautionsFor, cautionsInStep, type Caution } from '../care/cautions'
+import type { Region } from '../measure/region'
+import { ingredientOf, nameOf } from '../pantry/pantry'
+import type { Line, Recipe } from '../recipe/recipe'
+import { kitchenOf, ownMeasure, wholeGrams } from '../reformulate/lines'
+import type { Activity } from '../schedule/activity'
+import { activitiesOf, type MethodOptions } from '../schedule/method'
+import { batterLook, doneLook, lookOf, unmouldLook, type Look } from './look'
+import { usesOf, wordsFor, type Use } from './uses'
+
+export type StepKind = 'do' | 'wait' | 'bake' | 'cool'
+
+/** Something that nobody writes into a step and everybody forgets. */
+export interface Reminder {
+  code: 'preheat' | 'line' | 'soften'
+  text: string
+}
+
+export interface CounterStep {
+  id: string
+  text: string
+  kind: StepKind
+  handsOn: boolean
+  minutes: { low: number; best: number; high: number }
+  uses: Use[]
+  look: Look | null
+  cautions: Caution[]
+  reminders: Reminder[]
+  /** The batter is ready after it: more liquid goes in here, by the spoon. */
+  ready: boolean
+}
+
+export interface CounterAnswer {
+  family: Family
+  steps: CounterStep[]
+  /** What loosens this batter by the spoon, and how many spoons it bears; `null` where nothing is mixed. */
+  spoon: { ingredient: string; name: string; gramsEach: number; most: number } | null
+  oven: { celsius: number; fan: boolean } | null
+  cautions: Caution[]
+}
+
+export interface CounterRequest extends Omit<MethodOptions, 'bake'> {
+  recipe: Recipe
+  region: Region
+  altitudeM: number
+  /** Hard needs somebody at the table has. */
+  needs: readonly string[]
+  /** What is made for the finish, with its own recipe. */
+  components?: readonly { name: string; recipe: Recipe }[]
+}
+
+const MIXES =
+  /\b(cream|beat|whisk|whip|fold|stir|mix|combine|add|sift|rub|melt|put|pour|mash|dissolve|boil|simmer|heat|warm|crush|blend|whizz|knead|press|loosen|toss|sprinkle|scatter|brush|spread|dust|drizzle|spoon|swirl|top|pipe|fill|sandwich|ice|soak|cook|season|make)\b/i
+const LINES = /\b(line|grease|butter|flour|paper)\b[^.]*\b(tins?|pans?|trays?|cases|moulds?|paper)\b/i
+/** Ready to pour: what may still loosen it, by the kind of the recipe's own liquid. */
+const LOOSENS = [
+  'milk-whole',
+  'milk-semi-skimmed',
+  'milk-skimmed',
+  'soy-milk',
+  'oat-milk',
+  'almond-milk',
+  'buttermilk',
+  'water',
+  'coffee-brewed',
+  'orange-juice',
+]
+/** Only moves the batter into its tin. */
+const PORTIONS = /\b(divide|pour|spoon|scrape|turn|tip|level|smooth|spread)\b[^.]*\b(tins?|pans?|trays?|cases|moulds?|dish|between|top)\b/i
+/** A tablespoon of a thin liquid, g. */
+const SPOON = 15
+/** More than this share of the batter is no correction but another recipe. */
+const MOST_SHARE = 0.05
+
+/** Parts that the method never speaks of get a sentence, so that nothing stays in the cupboard. */
+function spokenFor(recipe: Recipe): Recipe {
+  const method = recipe.method.filter((m) => m.trim())
+  const bakedAt = method.findIndex((m) => /\b(bake|into the (hot )?oven|in the oven)\b/i.test(m) && !/\b(preheat|heat the oven)\b/i.test(m))
+  const before = method.length ? [] : recipe.parts.filter((p) => ['batter', 'crust'].includes(p.role) && p.lines.length)
+  const after = recipe.parts.filter((p) => {
+    if (['batter', 'crust'].includes(p.role) || !p.lines.length) return false
+    const name = p.name.toLowerCase().replace(/^(for )?the /, '')
+    const about = bakedAt < 0 ? [] : method.slice(bakedAt)
+    return (
+      !method.some((m) => name.length > 2 && m.toLowerCase().includes(name)) &&
+      !p.lines.some((l) => about.some((m) => wordsFor(l)?.test(m)))
+    )
+  })
+  if (!before.length && !after.length) return recipe
+  const make = (name: string) => `Make the ${name.toLowerCase().replace(/^(for )?the /, '') || 'rest'}: mix everything for it.`
+  return {
+    ...recipe,
+    method: [
+      ...before.map((p) => make(p.name || 'batter')),
+      ...(method.length ? method : before.length ? ['Bake.'] : []),
+      ...after.map((p) => make(p.name)),
+    ],
+  }
+}
+
+/**
+ * A recipe as it is baked along: one thing at a time, each line of the recipe at exactly one step, what it should
+ * look like, and what is easily forgotten at the moment it is due. Verb `counter`.
+ */
+export function counterOf(request: CounterRequest): CounterAnswer {
+  const { region, altitudeM } = request
+  const laid = request.finish?.length && request.components ? request.components : []
+  // What the finish makes anew takes the place of the recipe's own frostings.
+  const cake: Recipe = laid.length
+    ? { ...request.recipe, parts: request.recipe.parts.filter((p) => ['batter', 'crust', 'other'].includes(p.role)) }
+    : request.recipe
+  const recipe = spokenFor(cake)
+  const balance = balanceOf(request.recipe, undefined, altitudeM)
+  const options: MethodOptions = { ...request, bake: 'cake' }
+  const all = activitiesOf(recipe, options)
+  const own = all.filter((a) => !/:(preheat|soften)$/.test(a.id))
+  const bakeAt = own.findIndex((a) => a.needs.includes('oven'))
+  const coolAt = own.findIndex((a) => a.id.endsWith(':cool'))
+  const kindOf = (a: Activity, i: number): StepKind => (i === bakeAt ? 'bake' : i === coolAt ? 'cool' : a.handsOn ? 'do' : 'wait')
+  // Amounts that were worked out carry fractions that no scale shows.
+  const kitchen = (l: Line) =>
+    l.quantity?.unit === 'g' && l.quantity.low === l.quantity.high
+      ? `${wholeGrams(l.quantity.low)} g`
+      : l.quantity
+        ? ownMeasure(l)
+        : l.ingredient && l.grams.best > 0
+          ? kitchenOf(l.ingredient, l.grams.best, 'weight', region)
+          : ''
+  const uses = usesOf(
+    recipe,
+    own.map((a, i) => ({
+      text: a.label,
+      baked: bakeAt >= 0 && i > bakeAt,
+      mixes: a.handsOn && MIXES.test(a.label) && i !== bakeAt && i !== coolAt,
+    })),
+    kitchen,
+  )
+  const isMixing = (i: number) =>
+    i < (bakeAt < 0 ? own.length : bakeAt) &&
+    own[i]!.handsOn &&
+    MIXES.test(own[i]!.label) &&
+    !LINES.test(own[i]!.label) &&
+    !PORTIONS.test(own[i]!.label)
+  const lastMix = own.findLastIndex((_, i) => isMixing(i))
+  const spoon = lastMix >= 0 ? loosening(request.recipe, region, altitudeM) : null
+  const fluidity = balance.metrics.fluidity
+  const steps: CounterStep[] = own.map((a, i) => ({
+    id: a.id.replace(/^cake:/, ''),
+    text: a.label,
+    kind: kindOf(a, i),
+    handsOn: a.handsOn,
+    minutes: a.minutes,
+    uses: uses[i]!,
+    look:
+      i === bakeAt
+        ? doneLook(balance.family)
+        : i === coolAt
+          ? unmouldLook(balance.family)
+          : i === lastMix && fluidity !== undefined && spoon
+            ? batterLook(fluidity, { liquid: spoon.name, most: spoon.most })
+            : lookOf(a.label),
+    cautions: cautionsInStep(a.label),
+    reminders: [],
+    ready: i === lastMix,
+  }))
+  remind(steps, all, request.recipe, balance.family, bakeAt)
+  for (const c of laid) steps.splice(insertAt(steps, coolAt), 0, ...componentSteps(c, kitchen))
+  const lines = [request.recipe, ...laid.map((c) => c.recipe)].flatMap((r) => r.parts).flatMap((p) => p.lines)
+  const grams = new Map<string, number>()
+  for (const l of lines) if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
+  return {
+    family: balance.family,
+    steps,
+    spoon,
+    oven: request.recipe.oven[0] ? { celsius: request.recipe.oven[0].celsius, fan: request.recipe.oven[0].fan } : null,
+    cautions: cautionsFor({
+      ingredients: lines.flatMap((l) => ingredientOf(l.ingredient) ?? []),
+      grams,
+      needs: request.needs,
+      method: request.recipe.method.join('\n'),
+      tins: request.recipe.tins,
+      slices: balance.perSlice.slices,
+    }),
+  }
+}
+
+/** Frostings are made while the cake cools: after the step of its cooling, or at the end. */
+const insertAt = (steps: readonly CounterStep[], coolAt: number): number => {
+  const made = steps.findLastIndex((s) => s.id.startsWith('made:'))
+  return made >= 0 ? made + 1 : coolAt >= 0 ? coolAt + 1 : steps.length
+}
+
+function componentSteps(c: { name: string; recipe: Recipe }, kitchen: (l: Line) => string): CounterStep[] {
+  const method = c.recipe.method.length ? c.recipe.method : [`Make the ${c.name.toLowerCase()}: mix everything for it.`]
+  const uses = usesOf(
+    c.recipe,
+    method.map((text) => ({ text, baked: false, mixes: true })),
+    kitchen,
+  )
+  return method.map((text, i) => ({
+    id: `made:${c.name}:${i}`,
+    text: i === 0 && c.recipe.method.length ? `For the ${c.name.toLowerCase()}: ${text.charAt(0).toLowerCase()}${text.slice(1)}` : text,
+    kind: 'do' as const,
+    handsOn: true,
+    minutes: { low: 2, best: 4, high: 8 },
+    uses: uses[i]!.map((u) => ({ ...u, id: `${c.name}:${u.id}` })),
+    look: lookOf(text),
+    cautions: cautionsInStep(text),
+    reminders: [],
+    ready: false,
+  }))
+}
+
+/** Puts what is easily forgotten where it is due: the oven so early that it is hot when the batter is ready. */
+function remind(steps: CounterStep[], all: readonly Activity[], recipe: Recipe, family: Family, bakeAt: number): void {
+  const first = steps[0]
+  if (!first) return
+  const preheat = all.find((a) => a.id.endsWith(':preheat'))
+  if (preheat && bakeAt >= 0) {
+    let left = 0
+    let at = bakeAt
+    while (at > 0 && left < preheat.minutes.best) left += steps[--at]!.minutes.best
+    steps[at]!.reminders.push({ code: 'preheat', text: `${preheat.label} now: it is hot in about ${preheat.minutes.best} minutes.` })
+  }
+  const tins = recipe.tins.map((t) => t.text).filter(Boolean)
+  if (bakeAt >= 0 && tins.length && !recipe.method.some((m) => LINES.test(m))) {
+    first.reminders.push({ code: 'line', text: lining(recipe.tins, family) })
+  }
+  if (all.some((a) => a.id.endsWith(':soften')))
+    first.reminders.push({ code: 'soften', text: 'Is the butter soft? A thumb must sink in. If not: in small pieces, half an hour.' })
+}
+
+/** How the tins are made ready: paper where there is a flat base for it. */
+function lining(tins: Recipe['tins'], family: Family): string {
+  const names = tins.map((t) => t.text).join(', ')
+  const shapes = new Set(tins.map((t) => t.shape))
+  if (family === 'foam' && shapes.has('ring')) return 'Leave the tin as it is, without grease: the foam climbs its side.'
+  if (shapes.has('cupcake')) return `Put the paper cases into the tray: ${names}.`
+  if (shapes.has('fluted') || shapes.has('ring')) return `Grease every fold and dust it with flour: ${names}.`
+  if (shapes.has('crepe')) return `Wipe the pan with a little fat: ${names}.`
+  return `Grease and line: ${names}.`
+}
+
+/** What loosens a batter, and how many spoons of it may go in before it is too wet or too thin. */
+function loosening(recipe: Recipe, region: Region, altitudeM: number): CounterAnswer['spoon'] {
+  const part = recipe.parts.findIndex((p) => p.role === 'batter')
+  if (part < 0) return null
+  const own = recipe.parts[part]!.lines.find((l) => l.ingredient && LOOSENS.includes(l.ingredient))
+  const ingredient = own?.ingredient ?? 'water'
+  const name = own?.named || nameOf(ingredientOf(ingredient)!, region)
+  const tooLoose = (r: Recipe) =>
+    balanceOf(r, undefined, altitudeM).findings.some((f) => f.severity !== 'note' && ['too-wet', 'too-thin', 'weak-set'].includes(f.code))
+  const batter = recipe.parts[part]!.lines.reduce((g, l) => g + l.grams.best, 0)
+  let most = 0
+  while ((most + 1) * SPOON <= batter * MOST_SHARE && !tooLoose(withSpoons(recipe, part, ingredient, (most + 1) * SPOON))) most++
+  return { ingredient, name, gramsEach: SPOON, most }
+}
+
+/** The recipe with something more in one part, g. */
+export function withSpoons(recipe: Recipe, part: number, ingredient: string, grams: number): Recipe {
+  const more: Line = {
+    text: `${grams} g ${ingredient}`,
+    quantity: { low: grams, high: grams, unit: 'g' },
+    grams: { low: grams, high: grams, best: grams },
+    ingredient,
+    match: 'exact',
+    prep: null,
+    optional: false,
+  }
+  return { ...recipe, parts: recipe.parts.map((p, i) => (i === part ? { ...p, lines: [...p.lines, more] } : p)) }
+}
