@@ -16,6 +16,9 @@ const LAYERS = [
   'oven',
   'finish',
   'schedule',
+  'counter',
+  'bakebook',
+  'table',
   'formats',
   'contract',
 ]

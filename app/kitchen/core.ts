@@ -30,6 +30,17 @@ function start(): Hand {
   return { worker, remote: wrap<CoreWorker>(worker) }
 }
 
+/** Starts the quick hand beside everything else that opening a kitchen takes. */
+export function wake(): void {
+  hands.quick ??= start()
+}
+
+/** Starts the searching hand while nobody waits: reading the core in takes a moment that the first search should not have to. */
+export function warmUp(): void {
+  const soon = globalThis.requestIdleCallback ?? setTimeout
+  soon(() => (hands.search ??= start()))
+}
+
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** One piece of work for a hand. A worker that dies is started again and asked once more. */

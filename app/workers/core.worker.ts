@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
+import highsWasm from 'highs/runtime?url'
 import { errorBody, type ErrorBody } from '../../core/refusal'
-import { answer, answerInSteps, type Answers } from '../../core/contract/handle'
+import { answer, answerInSteps, SOLVED, type Answers, type Surroundings } from '../../core/contract/handle'
 import type { Verb } from '../../core/contract/schema'
 import type { Progress } from '../../core/reformulate/reformulate'
 
@@ -23,12 +24,18 @@ const breathe = () =>
     breath.port2.postMessage(null)
   })
 
-const around = { now: () => performance.now() }
+const around: Surroundings = { now: () => performance.now() }
+/** The solver is large: it is read in when it is first wanted. */
+async function readySolver() {
+  const { integerSolver } = await import('../../core/table/highs')
+  around.solve ??= await integerSolver(highsWasm)
+}
 
 const api = {
   /** One request to the core; refusals come back as values, since errors lose their code on the way. */
-  ask<V extends Verb>(verb: V, request: unknown): Reply<V> {
+  async ask<V extends Verb>(verb: V, request: unknown): Promise<Reply<V>> {
     try {
+      if (SOLVED.has(verb)) await readySolver()
       return { ok: true, result: answer(verb, request, around) }
     } catch (error) {
       return { ok: false, ...errorBody(error) }

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { useDevice } from '~/stores/device'
+
+/** Says that a newer build waits; never in the middle of a bake. */
+const device = useDevice()
+const route = useRoute()
+const shown = computed(() => device.newer && !route.path.startsWith('/counter'))
+</script>
+
+<template>
+  <div v-if="shown" class="newer" role="status">
+    <p>A newer Kind Crumb is here. Your kitchen stays as it is.</p>
+    <button class="push main" type="button" @click="device.update()">Take it now</button>
+    <button class="push" type="button" @click="device.newer = false">Later</button>
+  </div>
+</template>
+
+<style scoped>
+.newer {
+  max-width: 1280px;
+  margin: 0 auto 10px;
+  padding: 8px 14px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+  border: 2px solid var(--rim);
+  border-radius: var(--radius-small);
+  background: var(--enamel);
+}
+.newer p {
+  flex: 1 1 16rem;
+}
+@media print {
+  .newer {
+    display: none;
+  }
+}
+</style>
