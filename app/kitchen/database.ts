@@ -1,4 +1,7 @@
 import Dexie, { type Table } from 'dexie'
+import type { Trial } from '../../core/bakebook/trial'
+import type { CorePoint } from '../../core/counter/probe'
+import type { Bowl, Taring } from '../../core/counter/tare'
 import type { HardNeed, Kind } from '../../core/pantry/ingredient'
 import type { Label } from '../../core/pantry/box'
 import type { OwnIngredient } from '../../core/pantry/own'
@@ -6,8 +9,10 @@ import type { Place, Places } from '../../core/finish/amounts'
 import type { Cut } from '../../core/finish/layers'
 import type { FinishWant } from '../../core/finish/rework'
 import type { SoakKind } from '../../core/finish/soak'
+import type { Waits } from '../../core/schedule/activity'
 import type { StepFix } from '../../core/schedule/method'
 import type { Question, Recipe, Tin } from '../../core/recipe/recipe'
+import type { Timer } from './timers'
 
 /** What goes where on a cake, and how the cake is cut for it. */
 export interface FinishSetup {
@@ -109,6 +114,53 @@ export interface DayPlan {
   quiet: boolean
   /** Ids of what is done. */
   done: string[]
+  /** How long its waits are. */
+  waits?: Waits
+  /** Activities that the baker put somewhere: when each begins. */
+  held?: Record<string, string>
+  /** What has been set out. */
+  ready?: string[]
+  updatedAt: number
+}
+
+/** One bake at the Counter, as far as it has come. */
+export interface Session {
+  id: string
+  versionId: string
+  startedAt: number
+  /** `null` while it goes on. */
+  finishedAt: number | null
+  /** Step at which the baker stands. */
+  at: number
+  /** Grave cautions that were read. */
+  acknowledged: string[]
+  /** Reminders that were seen to, `step:code`. */
+  reminded: string[]
+  /** What is in, by its use: as the recipe says, or as weighed, g. */
+  ticks: Record<string, { grams: number; weighed: boolean; at: number }>
+  bowl: Bowl
+  taring: Taring
+  /** What went in beside the recipe. */
+  spoons: { step: string; ingredient: string; name: string; grams: number; at: number }[]
+  timers: Timer[]
+  /** When steps began and ended, ms since 1970. */
+  moments: Record<string, { began: number; ended?: number }>
+  /** The step at which it was in the oven. */
+  oven?: string
+  /** How it looked where a look was asked for. */
+  looked: Record<string, 'right' | 'stiff' | 'thin'>
+  /** What the probe read, a point a minute. */
+  probe: { speed: number; readings: CorePoint[] } | null
+  updatedAt: number
+}
+
+/** A picture of a bake, made small, without anything of the camera in it. */
+export interface Photo {
+  id: string
+  trialId: string
+  blob: Blob
+  width: number
+  height: number
   updatedAt: number
 }
 
@@ -128,6 +180,9 @@ export class KitchenDatabase extends Dexie {
   finishes!: Table<Finish, string>
   steps!: Table<StepFixes, string>
   days!: Table<DayPlan, string>
+  sessions!: Table<Session, string>
+  trials!: Table<Trial, string>
+  photos!: Table<Photo, string>
 
   constructor(name = 'kind-crumb', options: ConstructorParameters<typeof Dexie>[1] = {}) {
     super(name, options)
@@ -150,6 +205,10 @@ export class KitchenDatabase extends Dexie {
       )
     // How versions are filled and frosted; steps put right; days planned.
     this.version(3).stores({ finishes: 'id', steps: 'id', days: 'id' })
+    // Bakes at the Counter.
+    this.version(4).stores({ sessions: 'id, versionId, updatedAt' })
+    // The bake book.
+    this.version(5).stores({ trials: 'id, versionId, updatedAt', photos: 'id, trialId' })
   }
 }
 

@@ -3,7 +3,7 @@ import type { Recipe } from '../../core/recipe/recipe'
 import type { Version } from './database'
 
 /** Hands a file to the browser's own download. */
-export function download(name: string, type: string, content: string) {
+export function download(name: string, type: string, content: string | Uint8Array<ArrayBuffer>) {
   const url = URL.createObjectURL(new Blob([content], { type }))
   const link = document.createElement('a')
   link.href = url

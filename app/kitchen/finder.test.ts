@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { answer } from '../../core/contract/handle'
 import { shortOf } from '../../core/recipe/stock'
 import type { Version } from './database'
-import { fits, needsMet } from './finder'
+import { familyOf, fits, needsMet, wordsOf } from './finder'
 
 const version = (text: string, more: Partial<Version> = {}): Version => ({
   id: text,
@@ -23,22 +23,22 @@ const version = (text: string, more: Partial<Version> = {}): Version => ({
 })
 const sponge = version('Pier sponge\n200 g plain flour\n200 g butter\n4 eggs', { note: 'for the lifeboat crew' })
 const bun = version('Jetty bun\n200 g rice flour\n100 ml oat milk\n1 tsp baking powder')
-const anything = { words: '', need: null, now: false }
+const anything = { words: [] as string[], need: null, now: false }
 const yes = () => true
 
 describe('finding on the shelf', () => {
   it('by title, ingredient, note, in any order of words', () => {
-    expect(fits([sponge], { ...anything, words: 'BUTTER pier' }, yes)).toBe(true)
-    expect(fits([sponge], { ...anything, words: 'lifeboat' }, yes)).toBe(true)
-    expect(fits([sponge], { ...anything, words: 'walnut' }, yes)).toBe(false)
+    expect(fits(familyOf([sponge]), { ...anything, words: wordsOf('BUTTER pier') }, yes)).toBe(true)
+    expect(fits(familyOf([sponge]), { ...anything, words: wordsOf('lifeboat') }, yes)).toBe(true)
+    expect(fits(familyOf([sponge]), { ...anything, words: wordsOf('walnut') }, yes)).toBe(false)
   })
 
   it('by need, in any version of the recipe', () => {
     expect([...needsMet(bun)]).toEqual(expect.arrayContaining(['eggless', 'vegan', 'gluten-free']))
-    expect(fits([sponge], { ...anything, need: 'vegan' }, yes)).toBe(false)
-    expect(fits([sponge, bun], { ...anything, need: 'vegan' }, yes)).toBe(true)
+    expect(fits(familyOf([sponge]), { ...anything, need: 'vegan' }, yes)).toBe(false)
+    expect(fits(familyOf([sponge, bun]), { ...anything, need: 'vegan' }, yes)).toBe(true)
     // One version must meet everything that is asked.
-    expect(fits([sponge, bun], { ...anything, need: 'vegan', words: 'butter' }, yes)).toBe(false)
+    expect(fits(familyOf([sponge, bun]), { ...anything, need: 'vegan', words: wordsOf('butter') }, yes)).toBe(false)
   })
 
   it('by what the cupboard holds', () => {
@@ -48,7 +48,7 @@ describe('finding on the shelf', () => {
       ['baking-powder', null],
     ])
     const bakeable = (v: Version) => shortOf(v.recipe, stock).short.length === 0
-    expect(fits([bun], { ...anything, now: true }, bakeable)).toBe(true)
-    expect(fits([sponge], { ...anything, now: true }, bakeable)).toBe(false)
+    expect(fits(familyOf([bun]), { ...anything, now: true }, bakeable)).toBe(true)
+    expect(fits(familyOf([sponge]), { ...anything, now: true }, bakeable)).toBe(false)
   })
 })

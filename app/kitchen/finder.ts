@@ -4,7 +4,8 @@ import type { Version } from './database'
 
 /** What is looked for on the shelf. */
 export interface Wanted {
-  words: string
+  /** Lower case, from `wordsOf`. */
+  words: readonly string[]
   need: HardNeed | null
   /** Only what the cupboard holds everything for. */
   now: boolean
@@ -37,10 +38,29 @@ export function needsMet(v: Version): ReadonlySet<HardNeed> {
   return needs
 }
 
+/** The words that were typed, each to be found somewhere. */
+export const wordsOf = (typed: string): string[] => typed.trim().toLowerCase().split(/\s+/).filter(Boolean)
+
+/** The versions of a recipe, with the words of each once they were gathered. */
+export interface Family {
+  versions: readonly Version[]
+  texts: (string | undefined)[]
+}
+export const familyOf = (versions: readonly Version[]): Family => ({ versions, texts: [] })
+
 /** Whether a recipe with these versions is looked for. @param bakeable whether the cupboard holds all that a version wants */
-export function fits(versions: readonly Version[], wanted: Wanted, bakeable: (v: Version) => boolean): boolean {
-  const words = wanted.words.trim().toLowerCase().split(/\s+/).filter(Boolean)
-  return versions.some(
-    (v) => (!wanted.need || needsMet(v).has(wanted.need)) && words.every((w) => haystack(v).includes(w)) && (!wanted.now || bakeable(v)),
-  )
+export function fits(family: Family, wanted: Wanted, bakeable: (v: Version) => boolean): boolean {
+  // Plain loops and plain fields: at every key this runs over each version of a shelf of thousands.
+  for (let i = 0; i < family.versions.length; i++) {
+    const v = family.versions[i]!
+    if (wanted.need && !needsMet(v).has(wanted.need)) continue
+    if (wanted.words.length && !hasAll((family.texts[i] ??= haystack(v)), wanted.words)) continue
+    if (wanted.now && !bakeable(v)) continue
+    return true
+  }
+  return false
+}
+function hasAll(text: string, words: readonly string[]): boolean {
+  for (const word of words) if (!text.includes(word)) return false
+  return true
 }

@@ -7,41 +7,43 @@ import { STRIPS, valueOf } from './strips'
 export interface ComparedLine {
   part: string
   name: string
-  left: number
-  right: number
+  /** By recipe, g; 0 where it has none of it. */
+  grams: number[]
 }
 
 export interface ComparedRatio {
   label: string
-  left: string
-  right: string
-  differs: boolean
+  values: string[]
 }
 
-/** Grams of each ingredient of each part in two recipes, side by side, in the order of the first. */
-export function compareLines(left: Recipe, right: Recipe, region: Region): ComparedLine[] {
+/** Grams of each ingredient of each part in several recipes, side by side, in the order of the first that has it. */
+export function compareLines(recipes: readonly Recipe[], region: Region): ComparedLine[] {
   const rows = new Map<string, ComparedLine>()
-  const put = (recipe: Recipe, side: 'left' | 'right') =>
+  recipes.forEach((recipe, at) =>
     recipe.parts.forEach((part) =>
       part.lines.forEach((l) => {
         const i = ingredientOf(l.ingredient)
         const key = `${part.role}|${l.ingredient ?? l.text}`
-        const row = rows.get(key) ?? { part: part.name, name: i ? nameOf(i, region) : l.text, left: 0, right: 0 }
-        row[side] += l.grams.best
+        const row = rows.get(key) ?? { part: part.name, name: i ? nameOf(i, region) : l.text, grams: recipes.map(() => 0) }
+        row.grams[at]! += l.grams.best
         rows.set(key, row)
       }),
-    )
-  put(left, 'left')
-  put(right, 'right')
+    ),
+  )
   return [...rows.values()]
 }
 
-/** The ratios of two balances, as the board writes them. */
-export function compareRatios(left: BalanceAnswer, right: BalanceAnswer): ComparedRatio[] {
+/** The ratios of several balances, as the board writes them. */
+export function compareRatios(balances: readonly BalanceAnswer[]): ComparedRatio[] {
   return STRIPS.flatMap((s) => {
-    const [a, b] = [valueOf(left.metrics, s.key), valueOf(right.metrics, s.key)]
-    if (a === undefined && b === undefined) return []
-    const write = (v: number | undefined) => (v === undefined ? '–' : s.write(v))
-    return [{ label: s.label, left: write(a), right: write(b), differs: write(a) !== write(b) }]
+    const values = balances.map((b) => valueOf(b.metrics, s.key))
+    if (values.every((v) => v === undefined)) return []
+    return [{ label: s.label, values: values.map((v) => (v === undefined ? '–' : s.write(v))) }]
   })
+}
+
+/** Steps of a recipe, each with whether the first one says it word for word. */
+export function compareSteps(first: Recipe, other: Recipe): { text: string; same: boolean }[] {
+  const said = new Set(first.method.map((step) => step.trim()))
+  return other.method.map((text) => ({ text, same: said.has(text.trim()) }))
 }
