@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { useCupboard } from '~/stores/cupboard'
+import { useDevice } from '~/stores/device'
 import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
@@ -9,11 +10,20 @@ const kitchen = useKitchen()
 const shelf = useShelf()
 const cupboard = useCupboard()
 const history = useHistory()
+/** When the bake book is opened behind the scenes. */
+const BOOK_AFTER_MS = 1500
+/** And when the product lays itself by for days without the net. */
+const LAY_BY_AFTER_MS = 4000
+const device = useDevice()
+const said = useSaid()
 const ready = ref(false)
 onMounted(async () => {
   await kitchen.load()
   await cupboard.load()
   await shelf.load()
+  // The book follows once the shelf has been used for a moment: nobody waits for it.
+  setTimeout(() => void import('~/stores/book').then(({ useBook }) => useBook().load()), BOOK_AFTER_MS)
+  setTimeout(() => void device.layBy(), LAY_BY_AFTER_MS)
   ready.value = true
   void navigator.storage?.persist?.().catch(() => false)
 })
@@ -31,10 +41,12 @@ useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   <a class="skip" href="#main">Skip to the content</a>
   <TopBar />
   <TroubleBar />
+  <NewerBar />
   <main id="main" tabindex="-1">
     <NuxtPage v-if="ready" />
     <p v-else class="waiting quiet" role="status">Opening the kitchen…</p>
   </main>
+  <p class="visually-hidden" role="status">{{ said }}</p>
   <DropAnywhere />
   <KitchenLine />
 </template>

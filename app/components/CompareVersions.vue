@@ -2,92 +2,110 @@
 import type { BalanceAnswer } from '../../core/contract/handle'
 import { ask } from '~/kitchen/core'
 import type { Version } from '~/kitchen/database'
-import { compareLines, compareRatios } from '~/kitchen/versions'
+import { compareLines, compareRatios, compareSteps } from '~/kitchen/versions'
 import { useKitchen } from '~/stores/kitchen'
 
 const props = defineProps<{ versions: Version[]; current: string }>()
 const open = defineModel<boolean>({ required: true })
 const kitchen = useKitchen()
-const leftId = ref('')
-const rightId = ref('')
-const balances = shallowRef<[BalanceAnswer, BalanceAnswer] | null>(null)
+/** More columns than these nobody reads. */
+const MOST = 4
+const ids = ref<string[]>([])
+const balances = shallowRef<BalanceAnswer[]>([])
 
 watch(open, (now) => {
   if (!now) return
-  rightId.value = props.current
-  leftId.value = (props.versions.find((v) => v.id === props.current)?.parentId ?? props.versions.find((v) => v.id !== props.current)?.id)!
+  const parent = props.versions.find((v) => v.id === props.current)?.parentId
+  const other = props.versions.find((v) => v.id === parent) ?? props.versions.find((v) => v.id !== props.current)
+  ids.value = other ? [other.id, props.current] : []
 })
-const byId = (id: string) => props.versions.find((v) => v.id === id)
-const pair = computed(() => {
-  const [left, right] = [byId(leftId.value), byId(rightId.value)]
-  return left && right ? ([left, right] as const) : null
+const picked = computed(() => ids.value.flatMap((id) => props.versions.find((v) => v.id === id) ?? []))
+const left = computed(() => props.versions.filter((v) => !ids.value.includes(v.id)))
+watch([picked, () => kitchen.region], async () => {
+  balances.value = []
+  const now = picked.value
+  if (now.length < 2) return
+  const found = await Promise.all(now.map((v) => ask('balance', { recipe: v.recipe, region: kitchen.region })))
+  if (picked.value === now) balances.value = found
 })
-watch([pair, () => kitchen.region], async () => {
-  balances.value = null
-  const now = pair.value
-  if (!now) return
-  const [left, right] = await Promise.all(now.map((v) => ask('balance', { recipe: v.recipe, region: kitchen.region })))
-  if (pair.value === now) balances.value = [left!, right!]
-})
-const lines = computed(() => (pair.value ? compareLines(pair.value[0].recipe, pair.value[1].recipe, kitchen.region) : []))
-const ratios = computed(() => (balances.value ? compareRatios(...balances.value) : []))
-const crumb = computed(
-  () =>
-    balances.value?.map((b) =>
-      b.crumb
-        .slice(0, 4)
-        .map((c) => c.words)
-        .join(', '),
-    ) ?? [],
+const put = (at: number, id: string) => (ids.value = ids.value.map((x, i) => (i === at ? id : x)))
+const lines = computed(() =>
+  compareLines(
+    picked.value.map((v) => v.recipe),
+    kitchen.region,
+  ),
 )
+const ratios = computed(() => compareRatios(balances.value))
+const crumb = (b: BalanceAnswer) =>
+  b.crumb
+    .slice(0, 4)
+    .map((c) => c.words)
+    .join(', ')
 const grams = (g: number) => (g ? `${g < 10 ? Math.round(g * 10) / 10 : Math.round(g)} g` : '–')
 const differs = (a: number, b: number) => Math.abs(a - b) > Math.max(0.1, 0.01 * a)
 </script>
 
 <template>
-  <ElDialog v-model="open" title="Version against version" width="min(880px, 96vw)" top="6vh">
-    <div v-if="pair" class="wide" tabindex="0" role="group" aria-label="Comparison of two versions">
+  <ElDialog v-model="open" title="Version against version" :width="picked.length > 2 ? 'min(1180px, 96vw)' : 'min(880px, 96vw)'" top="6vh">
+    <div v-if="picked.length > 1" class="wide" tabindex="0" role="group" aria-label="Comparison of versions">
       <table>
         <thead>
           <tr>
-            <td />
-            <th v-for="side in ['left', 'right'] as const" :key="side" scope="col">
-              <label>
-                <span class="visually-hidden">{{ side === 'left' ? 'This version' : 'Against' }}</span>
-                <select v-if="side === 'left'" v-model="leftId">
-                  <option v-for="v in versions" :key="v.id" :value="v.id">{{ v.name }}</option>
+            <td>
+              <button v-if="left.length && ids.length < MOST" class="push" type="button" @click="ids = [...ids, left[0]!.id]">
+                one more
+              </button>
+            </td>
+            <th v-for="(v, at) in picked" :key="v.id" scope="col">
+              <span class="pick">
+                <select
+                  :value="v.id"
+                  :aria-label="at ? `Against, ${at}` : 'This version'"
+                  @change="put(at, ($event.target as HTMLSelectElement).value)"
+                >
+                  <option v-for="o in versions" :key="o.id" :value="o.id" :disabled="o.id !== v.id && ids.includes(o.id)">
+                    {{ o.name }}
+                  </option>
                 </select>
-                <select v-else v-model="rightId">
-                  <option v-for="v in versions" :key="v.id" :value="v.id">{{ v.name }}</option>
-                </select>
-              </label>
+                <button
+                  v-if="picked.length > 2"
+                  class="round"
+                  type="button"
+                  :aria-label="`Take ${v.name} out`"
+                  @click="ids = ids.filter((x) => x !== v.id)"
+                >
+                  ×
+                </button>
+              </span>
             </th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="l in lines" :key="`${l.part}${l.name}`" :class="{ differs: differs(l.left, l.right) }">
+          <tr v-for="l in lines" :key="`${l.part}${l.name}`">
             <th scope="row">
               {{ l.name }} <span class="quiet small">{{ l.part }}</span>
             </th>
-            <td>{{ grams(l.left) }}</td>
-            <td>{{ grams(l.right) }}</td>
+            <td v-for="(g, at) in l.grams" :key="at" :class="{ differs: at > 0 && differs(l.grams[0]!, g) }">{{ grams(g) }}</td>
           </tr>
         </tbody>
         <tbody>
-          <tr v-for="r in ratios" :key="r.label" :class="{ differs: r.differs }">
+          <tr v-for="r in ratios" :key="r.label">
             <th scope="row">{{ r.label }}</th>
-            <td>{{ r.left }}</td>
-            <td>{{ r.right }}</td>
+            <td v-for="(value, at) in r.values" :key="at" :class="{ differs: at > 0 && value !== r.values[0] }">{{ value }}</td>
           </tr>
-          <tr v-if="crumb.length">
+          <tr v-if="balances.length">
             <th scope="row">Crumb</th>
-            <td>{{ crumb[0] }}</td>
-            <td>{{ crumb[1] }}</td>
+            <td v-for="(b, at) in balances" :key="at">{{ crumb(b) }}</td>
           </tr>
           <tr>
-            <th scope="row">Steps</th>
-            <td>{{ pair[0].recipe.method.length }}</td>
-            <td>{{ pair[1].recipe.method.length }}</td>
+            <th scope="row">Method</th>
+            <td v-for="v in picked" :key="v.id">
+              <ol>
+                <li v-for="(step, n) in compareSteps(picked[0]!.recipe, v.recipe)" :key="n" :class="{ differs: !step.same }">
+                  {{ step.text }}
+                </li>
+              </ol>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -123,9 +141,25 @@ thead th {
   top: 0;
   background: var(--enamel);
 }
-.differs td:last-child {
+td {
+  vertical-align: top;
+}
+td.differs {
   color: var(--beet);
   font-weight: 650;
+}
+li.differs {
+  color: var(--beet);
+}
+ol {
+  margin: 0;
+  padding-left: 1.3em;
+  min-width: 9rem;
+}
+.pick {
+  display: flex;
+  align-items: center;
+  gap: 4px;
 }
 select {
   width: 100%;

@@ -6,7 +6,8 @@ import { STRIPS } from '~/kitchen/strips'
 const props = defineProps<{ claims: readonly CrumbClaim[]; against: string }>()
 const MOST = 6
 const sure = (c: number) => (c >= 0.75 ? 'nearly sure' : c >= 0.55 ? 'likely' : c >= 0.35 ? 'perhaps' : 'a guess')
-const label = (key: string) => STRIPS.find((s) => s.key === key)?.label.toLowerCase() ?? ''
+const label = (key: string) =>
+  key === 'learned' ? 'what your bakes taught' : (STRIPS.find((s) => s.key === key)?.label.toLowerCase() ?? '')
 const rows = computed(() =>
   props.claims.slice(0, MOST).map((c) => ({ ...c, sure: sure(c.confidence), by: c.because.map(label).filter(Boolean).join(', ') })),
 )

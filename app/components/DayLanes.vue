@@ -7,7 +7,7 @@ import { STEP } from '~/stores/clock'
 
 /** The day as lanes: hands, oven, cold, and what waits by itself; the line of serving can be dragged. */
 const props = defineProps<{ plan: ScheduleAnswer; picked: string | null; serveAt: string }>()
-const emit = defineEmits<{ pick: [id: string]; drag: [iso: string]; drop: [iso: string] }>()
+const emit = defineEmits<{ pick: [id: string]; drag: [iso: string]; drop: [iso: string]; hold: [id: string, iso: string] }>()
 
 const root = ref<HTMLElement | null>(null)
 const { width: shown } = useElementSize(root)
@@ -77,6 +77,27 @@ function down(e: PointerEvent) {
   start = { at: to.value, x: e.clientX }
 }
 const held = (e: PointerEvent) => (e.currentTarget as SVGGElement).hasPointerCapture(e.pointerId)
+/** A bar that is being dragged, and how far, px. */
+const dragged = ref<{ id: string; by: number; from: number; start: number } | null>(null)
+/** Nearer than this it was a tap, px. */
+const TAP = 6
+/** Activities are put down on steps of so many minutes. */
+const HOLD_STEP = 5
+function lift(e: PointerEvent, id: string, start: number) {
+  ;(e.currentTarget as SVGGElement).setPointerCapture(e.pointerId)
+  dragged.value = { id, by: 0, from: e.clientX, start }
+}
+function carry(e: PointerEvent) {
+  if (dragged.value) dragged.value = { ...dragged.value, by: e.clientX - dragged.value.from }
+}
+function set() {
+  const d = dragged.value
+  dragged.value = null
+  if (!d) return
+  if (Math.abs(d.by) < TAP) return emit('pick', d.id)
+  const perPx = (to.value - from.value) / (WIDTH.value - LEFT - RIGHT)
+  emit('hold', d.id, isoOf(Math.round((d.start + d.by * perPx) / HOLD_STEP) * HOLD_STEP))
+}
 // Keys pressed faster than the day is planned count from where serving stands by then.
 const key = (by: number) => emit('drop', isoOf(minuteOf(props.serveAt) + by * STEP))
 </script>
@@ -103,8 +124,12 @@ const key = (by: number) => emit('drop', isoOf(minuteOf(props.serveAt) + by * ST
           v-for="b in l.bars"
           :key="b.a.id"
           class="bar"
-          :class="[l.id, tone(b.a.bake), { picked: picked === b.a.id }]"
-          @click="emit('pick', b.a.id)"
+          :class="[l.id, tone(b.a.bake), { picked: picked === b.a.id, held: b.a.held }]"
+          :transform="dragged?.id === b.a.id ? `translate(${dragged.by} 0)` : undefined"
+          @pointerdown.prevent="lift($event, b.a.id, minuteOf(b.a.start))"
+          @pointermove="carry"
+          @pointerup="set"
+          @pointercancel="dragged = null"
         >
           <title>{{ b.a.start.slice(11) }} {{ b.a.label }}</title>
           <rect :x="b.x" :y="b.y" :width="b.w" :height="ROW - 4" rx="5" />
@@ -181,6 +206,10 @@ svg {
 .bar.waits rect {
   fill: var(--mist);
   stroke-dasharray: 4 3;
+}
+.bar.held rect {
+  stroke: var(--beet);
+  stroke-width: 2.5;
 }
 .bar.picked rect {
   stroke: var(--beet);

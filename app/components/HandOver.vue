@@ -132,9 +132,6 @@ const drawn = computed(() => {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 1.2rem;
-}
 svg {
   width: 100%;
   height: auto;

@@ -72,7 +72,8 @@ function key(e: KeyboardEvent) {
 useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, select, [role=dialog]')) return
   const soon = Date.now() - leader < LEADER_HOLDS
-  if (soon && ['s', 'b', 't', 'c'].includes(e.key)) actions.value.find((a) => a.keys === `g ${e.key}`)?.run()
+  const going = soon ? actions.value.find((a) => a.keys === `g ${e.key}`) : undefined
+  if (going) going.run()
   else if (e.key === '.') open.value = true
   else if (e.key === '?') keysOpen.value = true
   leader = e.key === 'g' ? Date.now() : 0
@@ -87,10 +88,14 @@ const KEYS = [
   ['g t', 'to the tins and the oven'],
   ['g f', 'to the finish: fill, soak, frost'],
   ['g d', 'to the clock: plan the day'],
+  ['g k', 'to the counter: bake along'],
+  ['g o', 'to the bake book'],
+  ['g a', 'to the table: many diets, fewest bakes'],
   ['g c', 'to the cupboard'],
   ['Ctrl Z', 'undo, wherever it was done'],
   ['Ctrl Y', 'redo'],
   ['Alt ↑ ↓', 'move the line that is being typed'],
+  ['→ ←', 'at the counter: done and on, or back; 1 to 9 tick, t times, r reads it out'],
   ['Enter', 'set a line down and go to the next'],
   ['Esc', 'close what is open'],
 ] as const

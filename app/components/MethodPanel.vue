@@ -32,9 +32,6 @@ defineProps<{ steps: Step[]; oven: { celsius: number; fan: boolean; minutes: [nu
 </template>
 
 <style scoped>
-h2 {
-  font-size: 1.2rem;
-}
 ol {
   margin-top: 8px;
   display: grid;

@@ -297,9 +297,6 @@ header,
   gap: 8px;
   flex-wrap: wrap;
 }
-h2 {
-  font-size: 1.2rem;
-}
 .heads .push,
 .heads :deep(.chip) {
   min-height: 38px;

@@ -144,9 +144,6 @@ header {
   align-items: center;
   gap: 6px 10px;
 }
-h2 {
-  font-size: 1.2rem;
-}
 /* Where two columns need the room, the title alone says it. */
 @container (max-width: 38.75em) {
   .said {

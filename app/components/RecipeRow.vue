@@ -7,7 +7,7 @@ import { NEEDS } from '~/stores/bench'
 
 const props = defineProps<{
   recipe: StoredRecipe
-  versions: Version[]
+  versions: readonly Version[]
   need: HardNeed | null
   meets: (v: Version, n: HardNeed) => boolean
 }>()

@@ -9,9 +9,12 @@ const emit = defineEmits<{ pin: []; avoid: []; limit: [grams: number | null] }>(
 const sheet = ref<HTMLElement | null>(null)
 const opener = ref<HTMLElement | null>(null)
 const most = ref('')
+/** The sheet is filled when it is first asked for: a recipe has many lines, and few are held. */
+const asked = ref(false)
 const id = useId()
 
 function placed() {
+  asked.value = true
   if (!sheet.value || !opener.value) return
   const at = opener.value.getBoundingClientRect()
   const width = Math.min(300, window.innerWidth - 20)
@@ -40,24 +43,26 @@ function limit() {
     <IconPin v-if="pinned" /><IconDots v-else />
   </button>
   <div :id="id" ref="sheet" class="panel tools-sheet" popover="auto" @beforetoggle="placed">
-    <strong class="of">{{ name }}</strong>
-    <button
-      v-if="comparing"
-      class="chip"
-      type="button"
-      :aria-pressed="pinned"
-      :aria-label="`Hold ${name} at ${grams} g`"
-      @click="(emit('pin'), close())"
-    >
-      <IconPin aria-hidden="true" /> {{ pinned ? 'Let it move again' : `Hold at ${grams} g` }}
-    </button>
-    <form class="most" @submit.prevent="limit">
-      <label>At most <input v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${name}`" /> g</label>
-      <button class="push" type="submit">Set</button>
-    </form>
-    <button class="chip" type="button" :aria-label="`Do without ${name}`" @click="(emit('avoid'), close())">
-      <IconBan aria-hidden="true" /> Do without it
-    </button>
+    <template v-if="asked">
+      <strong class="of">{{ name }}</strong>
+      <button
+        v-if="comparing"
+        class="chip"
+        type="button"
+        :aria-pressed="pinned"
+        :aria-label="`Hold ${name} at ${grams} g`"
+        @click="(emit('pin'), close())"
+      >
+        <IconPin aria-hidden="true" /> {{ pinned ? 'Let it move again' : `Hold at ${grams} g` }}
+      </button>
+      <form class="most" @submit.prevent="limit">
+        <label>At most <input v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${name}`" /> g</label>
+        <button class="push" type="submit">Set</button>
+      </form>
+      <button class="chip" type="button" :aria-label="`Do without ${name}`" @click="(emit('avoid'), close())">
+        <IconBan aria-hidden="true" /> Do without it
+      </button>
+    </template>
   </div>
 </template>
 

@@ -31,6 +31,7 @@ async function copy() {
     said.value = 'This browser does not let a page copy: mark the list and copy it by hand.'
   }
 }
+const print = () => window.print()
 function tick(id: string) {
   const next = new Set(ticked.value)
   if (!next.delete(id)) next.add(id)
@@ -39,7 +40,7 @@ function tick(id: string) {
 </script>
 
 <template>
-  <ElDialog v-model="open" title="To buy" width="min(520px, 96vw)" top="4vh">
+  <ElDialog v-model="open" title="To buy" class="to-buy" width="min(520px, 96vw)" top="4vh">
     <p v-if="!list.length">Everything is in the house.</p>
     <ul v-else class="list" aria-label="To buy">
       <li v-for="b in list" :key="b.ingredient" :class="{ done: ticked.has(b.ingredient) }">
@@ -57,7 +58,10 @@ function tick(id: string) {
     <p v-if="there.length" class="quiet small">In the house: {{ there.join(', ') }}.</p>
     <p v-if="checks.length" class="look small">Read the label of {{ checks.join(', ') }}.</p>
     <p role="status" class="small">{{ said }}</p>
-    <button v-if="list.length" class="push main" type="button" @click="copy">Copy the list</button>
+    <div v-if="list.length" class="deeds">
+      <button class="push main" type="button" @click="copy">Copy the list</button>
+      <button class="push" type="button" @click="print">Print it</button>
+    </div>
   </ElDialog>
 </template>
 
@@ -91,7 +95,25 @@ b {
 p {
   margin-top: 10px;
 }
-.push {
+.deeds {
+  display: flex;
+  gap: 10px;
   margin-top: 10px;
+}
+</style>
+<style>
+/* While the list lies open, it alone is printed. */
+@media print {
+  body:has(.to-buy) * {
+    visibility: hidden;
+  }
+  .to-buy,
+  .to-buy * {
+    visibility: visible;
+  }
+  .to-buy .deeds,
+  .to-buy .el-dialog__headerbtn {
+    display: none;
+  }
 }
 </style>

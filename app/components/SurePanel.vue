@@ -27,6 +27,13 @@ const weigh = computed(() =>
     return i ? [nameOf(i, props.region)] : []
   }),
 )
+/** Where this kitchen fills its cup otherwise: what the recipe means, and what as many cups hold here. */
+const filled = computed(() =>
+  props.sure.filled.flatMap((f) => {
+    const i = ingredientOf(f.ingredient)
+    return i ? [`${nameOf(i, props.region)}: the recipe means ${f.means} g, as many of your cups hold about ${f.here} g`] : []
+  }),
+)
 const often = (share: number) => (share > 0.9 ? 'nearly always' : `in ${Math.max(1, Math.round(share * 10))} of 10 mixes`)
 </script>
 
@@ -45,14 +52,12 @@ const often = (share: number) => (share > 0.9 ? 'nearly always' : `in ${Math.max
         <span class="quiet small">({{ r.from }} to {{ r.to }})</span>
       </li>
     </ul>
+    <p v-for="f in filled" :key="f" class="look small">{{ f }}.</p>
     <p v-if="weigh.length && tools !== 'scale'" class="look small">Worth weighing: {{ weigh.join(' and ') }}.</p>
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 1.2rem;
-}
 .tools {
   display: flex;
   gap: 6px;

@@ -88,9 +88,6 @@ async function add() {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 1.2rem;
-}
 ul {
   display: flex;
   flex-wrap: wrap;

@@ -15,7 +15,7 @@ const line = useKitchenLine()
 const history = useHistory()
 const route = useRoute()
 /** Room for every place side by side, and for the measures beside them. */
-const wide = useMediaQuery('(min-width: 62.5em)')
+const wide = useMediaQuery('(min-width: 77.5em)')
 const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
 const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
 const places = computed(() => [
@@ -28,7 +28,10 @@ const places = computed(() => [
       ]
     : []),
   { to: '/clock', label: 'Clock', here: route.path === '/clock' },
+  ...(kitchen.lastVersion ? [{ to: `/counter/${kitchen.lastVersion}`, label: 'Counter', here: route.path.startsWith('/counter') }] : []),
+  { to: '/book', label: 'Bake book', here: route.path.startsWith('/book') },
   { to: '/cupboard', label: 'Cupboard', here: route.path === '/cupboard' },
+  { to: '/table', label: 'Table', here: route.path === '/table' },
 ])
 </script>
 
@@ -125,12 +128,12 @@ const places = computed(() => [
 }
 nav {
   display: flex;
-  gap: 4px;
+  gap: 2px;
   flex: 1;
 }
 nav a {
   min-height: 40px;
-  padding: 0 14px;
+  padding: 0 11px;
   display: inline-flex;
   align-items: center;
   border-radius: 12px;
@@ -158,7 +161,7 @@ nav a.here {
   border: 2px solid var(--rim);
   background: var(--enamel);
   padding: 0 10px;
-  max-width: 44vw;
+  max-width: 156px;
 }
 .bar .round {
   width: 40px;
@@ -182,7 +185,11 @@ nav a.here {
     margin-inline: 1px;
   }
   .bar .round {
-    width: 36px;
+    width: 33px;
+  }
+  /* The longest name of a place still leaves room for all that follows. */
+  nav :deep(button) {
+    padding: 0 9px;
   }
 }
 @media print {

@@ -56,9 +56,6 @@ header {
   align-items: center;
   gap: 8px;
 }
-h2 {
-  font-size: 1.2rem;
-}
 header .push {
   min-height: 36px;
   padding: 0 12px;

@@ -82,7 +82,20 @@ export function useActions() {
             },
           ]
         : []),
+      ...(kitchen.lastVersion
+        ? [
+            {
+              id: 'counter',
+              label: 'To the counter: bake along',
+              about: 'place',
+              keys: 'g k',
+              run: () => router.push(`/counter/${kitchen.lastVersion}`),
+            },
+          ]
+        : []),
       { id: 'clock', label: 'To the clock: plan the day', about: 'place', keys: 'g d', run: () => router.push('/clock') },
+      { id: 'book', label: 'To the bake book', about: 'place', keys: 'g o', run: () => router.push('/book') },
+      { id: 'table', label: 'To the table: many diets, fewest bakes', about: 'place', keys: 'g a', run: () => router.push('/table') },
       { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },
       { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },
       { id: 'dark', label: 'Dark colours', about: 'kitchen', run: () => (kitchen.theme = 'dark') },

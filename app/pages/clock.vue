@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import IconPrinter from '~icons/ph/printer-bold'
 import { minuteOf } from '../../core/measure/day'
+import type { Waits } from '../../core/schedule/activity'
 import type { ScheduleAnswer } from '../../core/contract/schedule'
 import { cautionsInStep } from '../../core/care/cautions'
 import { suits } from '../../core/pantry/ingredient'
@@ -17,7 +18,6 @@ const kitchen = useKitchen()
 const shelf = useShelf()
 const picked = ref<string | null>(null)
 const shopping = ref(false)
-const adding = ref('')
 const said = ref('')
 useHead({ title: 'The day · Kind Crumb' })
 watch(
@@ -30,13 +30,7 @@ watch(
 
 const plan = computed(() => clock.answer)
 const day = computed(() => clock.day)
-const offered = computed(() =>
-  shelf.versions
-    .filter((v) => !day.value?.versions.includes(v.id))
-    .sort((a, b) => a.recipe.title.localeCompare(b.recipe.title) || a.createdAt - b.createdAt),
-)
 function add(id: string) {
-  adding.value = ''
   const v = shelf.versionById(id)
   if (v && day.value) void clock.change({ versions: [...day.value.versions, id] }, `${v.recipe.title} on the day`)
 }
@@ -58,7 +52,7 @@ const hands = computed(() => (plan.value?.activities ?? []).filter((a) => a.hand
 const headline = computed(() => {
   const p = plan.value
   if (!p) return 'Nothing on the day yet: put a bake on it.'
-  if (p.conflicts.length) return 'This day cannot be had so.'
+  if (p.conflicts.length) return p.conflicts[0]!.code === 'held' ? 'It does not fit there.' : 'This day cannot be had so.'
   const first = p.activities[0]
   if (!first) return 'All done.'
   const when =
@@ -77,6 +71,8 @@ const detail = computed(() => {
     `${long(hands.value)} of your hands within ${long(p.span)}; served ${dayName(p.servedAt.slice(0, 10))} at ${p.servedAt.slice(11)}.`
   )
 })
+/** What the baker put where it cannot be. */
+const heldAndStuck = computed(() => plan.value?.conflicts.find((c) => c.code === 'held')?.ids[0])
 /** What should stand ready. */
 const equipment = computed(() => {
   const all = new Set((plan.value?.activities ?? []).flatMap((a) => a.needs))
@@ -114,6 +110,19 @@ async function calendar() {
   said.value = 'The calendar file is in your downloads.'
 }
 const print = () => window.print()
+async function copyReady() {
+  const text = [
+    'Have ready',
+    ...equipment.value.map((e) => `- ${e}`),
+    ...clock.takeOut.map((t) => `- ${t.at.slice(11)} out of the cold: ${t.what.join(', ')}`),
+  ].join('\n')
+  try {
+    await navigator.clipboard.writeText(text)
+    said.value = 'Copied.'
+  } catch {
+    said.value = 'This browser does not let a page copy: mark the list and copy it by hand.'
+  }
+}
 const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, label: string) => {
   const a = one.value
   if (a?.step !== undefined) void clock.fix(a.bake, a.step, change, label)
@@ -125,7 +134,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
     <header class="panel head">
       <div class="row">
         <h1>The day</h1>
-        <label v-if="day" class="field"
+        <label v-if="day" class="dial"
           >served
           <input
             type="datetime-local"
@@ -143,22 +152,32 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         >
           hands rest 22–7
         </button>
+        <label v-if="day" class="dial"
+          >waits
+          <select
+            :value="day.waits ?? 'usual'"
+            aria-label="How long waits are"
+            @change="clock.change({ waits: ($event.target as HTMLSelectElement).value as Waits }, 'how long waits are')"
+          >
+            <option value="least">the least that does</option>
+            <option value="usual">as usual</option>
+            <option value="better">long, where better</option>
+          </select></label
+        >
       </div>
       <div class="row bakes" role="group" aria-label="Bakes">
         <span v-for="v in clock.versions" :key="v.id" class="bake">
           <NuxtLink :to="`/bench/${v.id}`">{{ clock.nameOf(v) }}</NuxtLink>
+          <NuxtLink class="small" :to="`/counter/${v.id}`" :aria-label="`Bake ${clock.nameOf(v)} at the counter`">bake</NuxtLink>
           <button class="plain" type="button" :aria-label="`Take ${clock.nameOf(v)} off the day`" @click="take(v.id)">×</button>
         </span>
-        <select v-model="adding" aria-label="Put a bake on the day" @change="add(adding)">
-          <option value="" disabled>put a bake on it…</option>
-          <option v-for="v in offered" :key="v.id" :value="v.id">{{ v.recipe.title }} · {{ v.name }}</option>
-        </select>
+        <PickVersion label="Put a bake on the day" prompt="put a bake on it…" :without="day?.versions" @pick="add" />
       </div>
     </header>
     <p v-if="clock.refusal" class="look" role="alert">{{ clock.refusal }}</p>
 
     <section v-if="plan && !plan.conflicts.length" class="panel" aria-labelledby="lanes-title">
-      <h2 id="lanes-title">In lanes <span class="quiet small">drag the serving line</span></h2>
+      <h2 id="lanes-title">In lanes <span class="quiet small">drag the serving line, or anything that should be at another time</span></h2>
       <DayLanes
         :plan="plan"
         :serve-at="day!.serveAt"
@@ -166,7 +185,9 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         @pick="(id: string) => (picked = id)"
         @drag="clock.drag"
         @drop="serve"
+        @hold="clock.hold"
       />
+      <p v-for="h in plan.holding" :key="h.bake" class="small" :class="{ look: h.minutes > 120 }">{{ h.message }}</p>
     </section>
 
     <footer class="panel verdict" aria-live="polite" :class="{ bad: plan?.conflicts.length }">
@@ -175,6 +196,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         <p class="small">{{ detail }}</p>
       </div>
       <div v-if="plan" class="actions">
+        <button v-if="heldAndStuck" class="push" type="button" @click="clock.letGo(heldAndStuck)">Let it go where it fits</button>
         <button class="push" type="button" @click="clock.late()">I’m running late</button>
         <button class="push main" type="button" @click="shopping = true">To buy</button>
       </div>
@@ -200,7 +222,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
               </button>
               <p v-for="c in cautionsInStep(a.label)" :key="c.code" class="look small mind">{{ c.text }} Check with {{ c.checkWith }}.</p>
               <div v-if="picked === a.id && a.step !== undefined" class="row put-right">
-                <label class="field"
+                <label class="dial"
                   >takes
                   <input
                     :value="minutes(a)"
@@ -225,6 +247,18 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
                 </button>
                 <button class="chip thin" type="button" @click="fix({ off: true }, 'a step left out')">leave it out</button>
               </div>
+              <div v-if="picked === a.id" class="row put-right">
+                <label class="dial"
+                  >at
+                  <input
+                    type="time"
+                    class="hour"
+                    :value="a.start.slice(11)"
+                    :aria-label="`Begins at: ${a.label}`"
+                    @change="clock.hold(a.id, `${a.start.slice(0, 10)}T${($event.target as HTMLInputElement).value}`)"
+                /></label>
+                <button v-if="a.held" class="chip thin" type="button" @click="clock.letGo(a.id)">let it go where it fits</button>
+              </div>
             </li>
           </ol>
         </template>
@@ -236,11 +270,27 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
       </section>
       <section class="panel" aria-labelledby="ready-title">
         <h2 id="ready-title">Have ready</h2>
-        <ul class="ready">
-          <li v-for="e in equipment" :key="e">{{ e }}</li>
+        <ul class="ready" aria-label="Equipment">
+          <li v-for="e in equipment" :key="e">
+            <label><input type="checkbox" :checked="day?.ready?.includes(e)" @change="clock.setOut(e)" />{{ e }}</label>
+          </li>
         </ul>
+        <template v-if="clock.takeOut.length">
+          <h3>Take out of the cold</h3>
+          <ul class="ready" aria-label="Take out of the cold">
+            <li v-for="t in clock.takeOut" :key="t.bake">
+              <label
+                ><input type="checkbox" :checked="day?.ready?.includes(`out:${t.bake}`)" @change="clock.setOut(`out:${t.bake}`)" /><span
+                  ><b>{{ t.at.slice(11) }}</b> {{ t.what.join(', ') }}
+                  <span v-if="clock.versions.length > 1" class="quiet small">· {{ t.bake }}</span></span
+                ></label
+              >
+            </li>
+          </ul>
+        </template>
         <div class="row files">
           <button class="push" type="button" @click="calendar">Calendar file</button>
+          <button class="push" type="button" @click="copyReady">Copy this list</button>
           <button class="push" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
         </div>
         <p role="status" class="small">{{ said }}</p>
@@ -268,9 +318,6 @@ h1 {
   font-size: 1.6rem;
   margin-right: 10px;
 }
-h2 {
-  font-size: 1.2rem;
-}
 h3 {
   font-size: 1.02rem;
   margin-top: 10px;
@@ -281,34 +328,22 @@ h3 {
   gap: 6px 10px;
   align-items: center;
 }
-.chip.thin {
-  font-weight: 500;
-}
-.field {
-  flex-wrap: wrap;
-  max-width: 100%;
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-}
-.field input,
 .bakes select {
   min-height: 38px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 10px;
   max-width: 100%;
 }
 .head .row {
   min-width: 0;
   max-width: 100%;
 }
-.field input[type='datetime-local'] {
+.dial input[type='datetime-local'] {
   min-width: 0;
   font-size: min(1rem, 5vw);
 }
-.put-right input {
+.put-right .hour {
+  width: 110px;
+}
+.put-right input:not(.hour) {
   width: 70px;
   text-align: right;
 }
@@ -399,6 +434,18 @@ h3 {
 .ready li {
   padding: 5px 0;
   border-bottom: 1px solid var(--hair);
+}
+.ready label {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 34px;
+}
+.ready input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--beet);
+  flex: none;
 }
 .files {
   margin-top: 12px;

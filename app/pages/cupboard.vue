@@ -69,13 +69,18 @@ const offset = computed({
 
 <template>
   <div class="cupboard">
-    <StockList :looked="shown?.id ?? null" @look="about" @unknown="(name: string) => edit(null, name)" />
+    <div class="side">
+      <StockList :looked="shown?.id ?? null" @look="about" @unknown="(name: string) => edit(null, name)" />
+      <LeftOver />
+      <LearnedPanel />
+      <KeepSafe />
+    </div>
     <div class="side">
       <section class="panel" aria-labelledby="about-title">
         <h2 id="about-title">What does it do?</h2>
         <label class="ask"
           ><span class="visually-hidden">Ingredient</span
-          ><input v-model="query" type="search" maxlength="80" placeholder="egg, xanthan, buttermilk …"
+          ><input v-model="query" class="blank" type="search" maxlength="80" placeholder="egg, xanthan, buttermilk …"
         /></label>
         <ul v-if="found.length" class="found">
           <li v-for="i in found" :key="i.id">
@@ -166,18 +171,11 @@ const offset = computed({
 }
 .side {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
-}
-h2 {
-  font-size: 1.2rem;
 }
 .ask input {
   width: 100%;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 12px;
   margin: 8px 0;
 }
 .found {

@@ -6,7 +6,7 @@ import IconSearch from '~icons/ph/magnifying-glass-bold'
 import { useIntersectionObserver } from '@vueuse/core'
 import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { useBringing } from '~/composables/useBringing'
-import { fits, haystack, needsMet } from '~/kitchen/finder'
+import { familyOf, fits, haystack, needsMet, wordsOf } from '~/kitchen/finder'
 import { NEEDS } from '~/stores/bench'
 import { useCupboard } from '~/stores/cupboard'
 import { useHistory } from '~/stores/history'
@@ -32,9 +32,11 @@ const bakeable = (v: Version) => {
   return short.length === 0 && unknown === 0
 }
 const meets = (v: Version, n: HardNeed) => needsMet(v).has(n)
-const found = computed(() =>
-  shelf.recipes.filter((r) => fits(shelf.versionsOf.get(r.id) ?? [], { words: search.value, need: need.value, now: now.value }, bakeable)),
-)
+const families = computed(() => shelf.recipes.map((recipe) => ({ recipe, ...familyOf(shelf.versionsOf.get(recipe.id) ?? []) })))
+const found = computed(() => {
+  const wanted = { words: wordsOf(search.value), need: need.value, now: now.value }
+  return families.value.filter((f) => fits(f, wanted, bakeable))
+})
 /** Rows are made as they are scrolled to, few at a time: a full shelf has thousands, and no frame waits for more than a screenful. */
 const CHUNK = 6
 const many = ref(CHUNK)
@@ -42,10 +44,13 @@ const shown = computed(() => found.value.slice(0, many.value))
 watch([search, need, now], () => (many.value = CHUNK))
 /** The words of a full shelf are gathered while nobody waits, so that the first key typed is answered like any other. */
 function gather(from = 0) {
-  const all = shelf.versions
+  const all = families.value
   requestIdleCallback?.((idle) => {
     let i = from
-    while (i < all.length && idle.timeRemaining() > 2) haystack(all[i++]!)
+    while (i < all.length && idle.timeRemaining() > 2) {
+      const f = all[i++]!
+      f.versions.forEach((v, at) => (f.texts[at] ??= haystack(v)))
+    }
     if (i < all.length) gather(i)
   })
 }
@@ -151,10 +156,10 @@ function pick(event: Event) {
       <p v-if="arrived" class="look undo" role="status">{{ arrived }} recipes are on the shelf, the newest first.</p>
       <ul v-if="shown.length">
         <RecipeRow
-          v-for="r in shown"
+          v-for="{ recipe: r, versions } in shown"
           :key="r.id"
           :recipe="r"
-          :versions="shelf.versionsOf.get(r.id) ?? []"
+          :versions="versions"
           :need="need"
           :meets="meets"
           @remove="remove(r)"

@@ -7,7 +7,7 @@ import type { Recipe } from '../../core/recipe/recipe'
 import type { Role } from '../../core/recipe/recipe'
 import type { Progress } from '../../core/reformulate/reformulate'
 import type { ScaleTo } from '../../core/tin/scale'
-import { ask, CoreRefusal, dropSearch, searchWays, type Search } from '~/kitchen/core'
+import { ask, CoreRefusal, dropSearch, searchWays, warmUp, type Search } from '~/kitchen/core'
 import type { BoxLabel, Version } from '~/kitchen/database'
 import * as edit from '~/kitchen/edit'
 import { useCupboard } from './cupboard'
@@ -122,6 +122,14 @@ export const useBench = defineStore('bench', () => {
           .map((s) => s.ingredient)
       : []
 
+  /** What this kitchen has taught. The book is fetched late, so that nobody waits for it on the Shelf. */
+  async function taught() {
+    if (!useKitchen().learning) return {}
+    const book = (await import('./book')).useBook()
+    await book.ready()
+    return book.lessons()
+  }
+
   /** Balance and ways for the bench as it stands; an older answer that comes late is dropped. */
   async function compute() {
     const mine = ++turn
@@ -131,7 +139,7 @@ export const useBench = defineStore('bench', () => {
     progress.value = null
     const { recipe } = setup.value
     try {
-      const balanced = await ask('balance', { recipe, ...common() })
+      const balanced = await ask('balance', { recipe, ...common(), ...(await taught()) })
       if (mine !== turn) return
       balance.value = balanced
       sure.value = null
@@ -153,9 +161,11 @@ export const useBench = defineStore('bench', () => {
             pin: setup.value.pin,
             limit: 12,
           },
-          (p) => mine === turn && (progress.value = p),
+          // In a task of its own: unpacking the message has taken its share of the frame.
+          (p) => setTimeout(() => mine === turn && busy.value && (progress.value = p)),
         )
         const found = await search.found
+        await new Promise((resolve) => setTimeout(resolve))
         if (mine !== turn || !found) return
         answer.value = found
       }
@@ -170,6 +180,7 @@ export const useBench = defineStore('bench', () => {
       }
     }
     if (mine === turn) await weighUp(mine)
+    warmUp()
   }
 
   /** Asked last, so that nothing waits for it. */
@@ -177,7 +188,7 @@ export const useBench = defineStore('bench', () => {
     const kitchen = useKitchen()
     const recipe = wanted.value && option.value ? option.value.recipe : setup.value.recipe
     try {
-      const found = await ask('uncertainty', { recipe, ...common(), tools: kitchen.tools, samples: 300 })
+      const found = await ask('uncertainty', { recipe, ...common(), ...(await taught()), tools: kitchen.tools, samples: 300 })
       if (mine === turn) sure.value = found
     } catch {
       // A mix that cannot be weighed has nothing to be unsure of; its findings say so already.

@@ -4,10 +4,11 @@ import type { ScheduleAnswer } from '../../core/contract/schedule'
 import { isoOf, minuteOf } from '../../core/measure/day'
 import type { MethodOptions, StepFix } from '../../core/schedule/method'
 import type { Recipe } from '../../core/recipe/recipe'
+import { ingredientOf, nameOf as nameOfIngredient } from '../../core/pantry/pantry'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, type DayPlan, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
-import { useFinish } from './finish'
+import { preparedOf } from './prepared'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
@@ -18,6 +19,10 @@ export const QUIET = { from: '22:00', to: '07:00' }
 export const STEP = 15
 /** How much later serving may slip before a plan is given up, minutes. */
 const LATEST = 24 * 60
+
+/** What is kept cold and mixed at the warmth of the room; it takes about an hour. */
+const COLD: readonly string[] = ['egg', 'dairy', 'plant-dairy']
+const OUT_BEFORE = 60
 
 type Needs = { ingredient: string; grams: number }[]
 interface Ready {
@@ -65,23 +70,10 @@ export const useClock = defineStore('clock', () => {
 
   /** A version as the plan needs it: minutes from the simulation, steps of its finish, what it takes. */
   async function readied(v: Version): Promise<Ready> {
-    const common = { ...useCupboard().common(), altitudeM: useKitchen().altitudeM, boxes: v.boxes }
     const recipe = plain(v.recipe)
-    const kept = (await database.steps.get(v.id).catch(() => undefined))?.fixes ?? {}
+    const { kept, bake, build } = await preparedOf(v)
+    const minutes = bake?.minutes
     fixes.value = { ...fixes.value, [v.id]: kept }
-    const oven = v.recipe.oven[0]
-    const minutes =
-      oven && v.recipe.tins.length
-        ? await ask('bake', {
-            recipe,
-            ...common,
-            oven: { celsius: oven.celsius, mode: oven.fan ? 'fan' : 'static', offsetC: useKitchen().oven.offsetC },
-          })
-            .then((b) => b.minutes)
-            .catch(() => null)
-        : null
-    const setup = (await database.finishes.get(v.id).catch(() => undefined))?.setup
-    const build = setup ? await ask('build', plain(useFinish().request(v, setup)) as never).catch(() => null) : null
     const own = v.recipe.parts
       .flatMap((p) => p.lines)
       .flatMap((l) => (l.ingredient && l.grams.best > 0 ? [{ ingredient: l.ingredient, grams: l.grams.best }] : []))
@@ -116,6 +108,8 @@ export const useClock = defineStore('clock', () => {
     notBefore: nowIso(),
     quiet: d.quiet ? [QUIET] : [],
     done: d.done,
+    waits: d.waits ?? 'usual',
+    held: Object.fromEntries(Object.entries(d.held ?? {}).filter(([id]) => !d.done.includes(id))),
   })
 
   /** An answer that comes too late is dropped. */
@@ -201,12 +195,60 @@ export const useClock = defineStore('clock', () => {
     slipped.value = 'It cannot be had within a day from now: take a bake out, or allow work at night.'
   }
 
+  /** Puts an activity at a time of the baker's own. */
+  const hold = (id: string, iso: string) => change({ held: { ...day.value?.held, [id]: iso } }, 'a step put at another time')
+  const letGo = (id: string) =>
+    change({ held: Object.fromEntries(Object.entries(day.value?.held ?? {}).filter(([k]) => k !== id)) }, 'a step let go')
+  /** Ticks what is set out; nothing is planned anew for it. */
+  async function setOut(what: string) {
+    const d = day.value
+    if (!d) return
+    const ready = d.ready ?? []
+    day.value = { ...d, ready: ready.includes(what) ? ready.filter((r) => r !== what) : [...ready, what], updatedAt: Date.now() }
+    await database.days.put(plain(day.value)).catch(() => undefined)
+  }
+  /** What should come out of the cold before it is mixed, and when: cold egg and milk make creamed butter stiff. */
+  const takeOut = computed(() =>
+    versions.value.flatMap((v) => {
+      const bake = nameOf(v)
+      const first = answer.value?.activities.find((a) => a.bake === bake && a.handsOn)
+      const cold = v.recipe.parts
+        .filter((p) => p.role === 'batter')
+        .flatMap((p) => p.lines)
+        .flatMap((l) => ingredientOf(l.ingredient) ?? [])
+        .filter((i) => COLD.includes(i.kind) || /^(butter|plant-butter-block)/.test(i.id))
+      if (!first || !cold.length) return []
+      const what = [...new Set(cold.map((i) => nameOfIngredient(i, useKitchen().region)))]
+      return [{ bake, at: isoOf(minuteOf(first.start) - OUT_BEFORE), what }]
+    }),
+  )
+
   const tick = (id: string) => {
     const done = day.value?.done ?? []
     return change({ done: done.includes(id) ? done.filter((x) => x !== id) : [...done, id] }, 'a step done')
   }
 
-  return { day, answer, needs, fixes, versions, refusal, slipped, nameOf, open, compute, change, drag, fix, late, tick }
+  return {
+    day,
+    answer,
+    needs,
+    fixes,
+    versions,
+    refusal,
+    slipped,
+    nameOf,
+    open,
+    compute,
+    change,
+    drag,
+    fix,
+    late,
+    tick,
+    hold,
+    letGo,
+    setOut,
+    takeOut,
+  }
 })
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

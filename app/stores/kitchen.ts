@@ -24,9 +24,15 @@ export const useKitchen = defineStore('kitchen', () => {
   /** How warm the kitchen is where cakes are frosted, °C. */
   const roomC = ref(20)
   const theme = ref<Theme>('system')
+  /** Predictions take in what bakes here have taught. */
+  const learning = ref(true)
+  /** Bakes before this moment teach nothing any more, ms since 1970. */
+  const learnsSince = ref(0)
+  /** What cups of flour weighed as this kitchen fills them, g. */
+  const cupWeights = ref<{ grams: number; at: number }[]>([])
   const lastVersion = ref<string | null>(null)
   const loaded = ref(false)
-  const kept = { region, measures, tools, altitudeM, oven, roomC, theme, lastVersion }
+  const kept = { region, measures, tools, altitudeM, oven, roomC, theme, learning, learnsSince, cupWeights, lastVersion }
 
   async function load() {
     try {
@@ -51,5 +57,5 @@ export const useKitchen = defineStore('kitchen', () => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light'
   }
 
-  return { region, measures, tools, altitudeM, oven, roomC, theme, lastVersion, loaded, load }
+  return { region, measures, tools, altitudeM, oven, roomC, theme, learning, learnsSince, cupWeights, lastVersion, loaded, load }
 })

@@ -144,6 +144,14 @@ export const useShelf = defineStore('shelf', () => {
     }
   }
 
+  /** Versions that a screen needs before a full shelf is read. */
+  async function know(ids: readonly string[]) {
+    const missing = [...new Set(ids)].filter((id) => !versionMap.value.has(id))
+    if (!missing.length || whole.value) return
+    const found: (Version | undefined)[] = await database.versions.bulkGet(missing).catch(() => [])
+    show({ versions: found.filter((v): v is Version => v !== undefined) })
+  }
+
   /** Sample recipes that nobody has worked on: a second after its making, only a baker changes one. */
   const untouchedSamples = computed(() =>
     recipes.value.filter((r) => r.sample && (versionsOf.value.get(r.id) ?? []).every((v) => v.updatedAt < r.createdAt + 1000)),
@@ -310,6 +318,7 @@ export const useShelf = defineStore('shelf', () => {
     recipes,
     versions,
     versionsOf,
+    know,
     versionById,
     loaded,
     whole,

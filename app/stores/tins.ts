@@ -6,6 +6,7 @@ import type { OvenMode } from '../../core/oven/surroundings'
 import type { Recipe, Tin } from '../../core/recipe/recipe'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import type { Version } from '~/kitchen/database'
+import { useBook } from './book'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
@@ -99,6 +100,7 @@ export const useTins = defineStore('tins', () => {
             ],
           }),
         },
+        ...useBook().lessons(),
         startC: s.startC,
         lined: s.lined,
         strips: s.strips,

@@ -28,7 +28,7 @@ const boxOpen = ref(false)
 const comparing = ref(false)
 const versionsApart = ref(false)
 const problem = ref('')
-const said = ref('')
+const said = useSaid()
 const narrow = useMediaQuery('(max-width: 53.75em)')
 const face = ref<'ways' | 'mix' | 'balance' | 'method'>('mix')
 
@@ -91,15 +91,19 @@ const familyName = computed(() => {
 const steps = computed(() => later.value?.method ?? bench.setup.recipe.method.map((text) => ({ text, changed: false, why: '' })))
 const labels = computed(() => shownOption.value?.labels ?? [])
 const cautions = computed(() => shownOption.value?.cautions ?? bench.balance?.cautions ?? [])
-/** What is read after the decision is drawn after it, so that a tap is answered at once. */
-const later = shallowRef(shownOption.value)
-watch(shownOption, (now) => requestAnimationFrame(() => setTimeout(() => (later.value = now))))
-/** The list of ways comes a frame after the mix, so that neither waits for the other. */
-const ways = shallowRef(bench.options)
-watch(
-  () => bench.options,
-  (now) => (now.length ? requestAnimationFrame(() => setTimeout(() => (ways.value = bench.options))) : (ways.value = now)),
+/** What is not the decision itself is drawn after it, a piece in each frame, so that a tap is answered at once. */
+const board = useAfter(
+  () => ({ metrics: metrics.value, bands: bands.value, before: shownOption.value?.before }),
+  1,
+  (now) => !now.metrics || !shownOption.value,
 )
+const ways = useAfter(
+  () => bench.options,
+  2,
+  (now) => now.length === 0,
+)
+const later = useAfter(() => shownOption.value, 3)
+const after = useAfter(() => later.value, 1)
 const dirty = computed(() => Boolean(shownOption.value?.lines.some((l) => l.status !== 'kept')))
 
 /** Where the box of this recipe stands, for its label. */
@@ -243,10 +247,10 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           @edit="editing = true"
         />
         <BalanceBoard
-          v-if="metrics && visible('balance')"
-          :metrics="metrics"
-          :bands="bands"
-          :before="shownOption?.before"
+          v-if="board.metrics && visible('balance')"
+          :metrics="board.metrics"
+          :bands="board.bands"
+          :before="board.before"
           :nudge="bench.setup.nudge"
           @tug="bench.tug"
         />
@@ -270,7 +274,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
             :claims="later?.crumb ?? bench.balance!.crumb"
             :against="later ? 'against the recipe as given' : 'against what is usual'"
           />
-          <HandOver v-if="later?.handover.length" :option="later" />
+          <HandOver v-if="after?.handover.length" :option="after" />
           <SurePanel v-if="bench.sure" v-model:tools="kitchen.tools" :sure="bench.sure" :region="kitchen.region" />
           <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
             <h2 id="care-title">Take care</h2>
@@ -285,6 +289,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
             <h2 id="out-title">Take it along</h2>
             <div class="out">
               <NuxtLink class="push" :to="`/tins/${bench.version.id}`">Tins and oven</NuxtLink>
+              <NuxtLink class="push" :to="`/counter/${bench.version.id}`">Bake it now</NuxtLink>
               <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
               <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">
                 As a recipe file
@@ -314,7 +319,6 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       </div>
     </footer>
 
-    <p class="visually-hidden" role="status">{{ said }}</p>
     <TextEditor v-model="asText" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
     <VersionSheet v-model="line" :versions="family" :current="bench.version.id" @compare="versionsApart = true" />
     <PacketSheet v-model="packet.open" :name="packet.name" @saved="described" />
@@ -498,6 +502,11 @@ h1 {
 }
 .aside h2 {
   font-size: 1.2rem;
+}
+/* What is below the fold takes no time of the frame in which the mix is answered. */
+.aside > * {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 260px;
 }
 .care {
   display: grid;

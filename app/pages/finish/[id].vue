@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Place, Places } from '../../../core/finish/amounts'
+import type { Place } from '../../../core/finish/amounts'
 import { FINISH_WANTS, type FinishWant } from '../../../core/finish/rework'
 import { SOAKS } from '../../../core/finish/soak'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
 import type { HardNeed } from '../../../core/pantry/ingredient'
 import { NEEDS } from '~/stores/bench'
-import { KIND_WORDS, PLACE_WORDS, SOAK_WORDS, WANT_WORDS } from '~/kitchen/finish-words'
+import { PLACE_WORDS, SOAK_WORDS, WANT_WORDS } from '~/kitchen/finish-words'
 import { PLACES_OF, standingOf, USUAL, useFinish } from '~/stores/finish'
 import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
@@ -41,12 +41,6 @@ const offered = computed(() =>
     (p) => (p !== 'filling' || standing.value !== 'tray' || setup.value?.cut.rolled) && (p !== 'dam' || setup.value?.places.filling),
   ),
 )
-const kinds = computed(() => [
-  ...(version.value?.recipe.parts ?? []).flatMap((p, i) =>
-    p.role === 'batter' || p.role === 'crust' || !p.lines.length ? [] : [{ id: `own:${i}`, label: `${p.name} (this recipe)` }],
-  ),
-  ...Object.entries(KIND_WORDS).map(([id, label]) => ({ id, label })),
-])
 const main = computed(() => Object.values(setup.value?.places ?? {})[0]?.component ?? 'butter-icing')
 const shownComponent = computed(() => {
   const all = build.value?.components ?? []
@@ -66,30 +60,6 @@ function toggle(p: Place) {
   if (over) delete places.top
   void finish.change({ places }, `${PLACE_WORDS[p]} added`)
 }
-const at = computed(() =>
-  selected.value ? (setup.value?.places[selected.value] as Record<string, number | string | undefined> | undefined) : undefined,
-)
-function set(change: Record<string, number | string>) {
-  const p = selected.value
-  if (p) void finish.place(p, { ...at.value, ...change } as Places[typeof p], PLACE_WORDS[p])
-}
-const LIMITS: Record<string, readonly [low: number, high: number]> = { mm: [0.5, 30], nozzleMm: [3, 25], ml: [1, 40], count: [1, 60] }
-const NUMBERS = [
-  { key: 'mm', label: 'thick, mm' },
-  { key: 'nozzleMm', label: 'nozzle, mm' },
-  { key: 'ml', label: 'each, ml' },
-  { key: 'count', label: 'how many' },
-] as const
-function number(key: string, text: string) {
-  const [low, high] = LIMITS[key]!
-  const n = Number(text.replace(',', '.'))
-  if (Number.isFinite(n)) set({ [key]: Math.max(low, Math.min(high, n)) })
-}
-const colours = (n: number) => {
-  const p = selected.value
-  if (p) void finish.change({ colours: { ...setup.value!.colours, [p]: n } }, 'colours')
-}
-const cut = (change: object, label: string) => finish.change({ cut: { ...setup.value!.cut, ...change } }, label)
 const want = (w: FinishWant) => {
   const now = setup.value!.wants
   void finish.change({ wants: now.includes(w) ? now.filter((x) => x !== w) : [...now, w] }, WANT_WORDS[w])
@@ -132,8 +102,6 @@ const checks = computed(() => {
   const ids = new Set((build.value?.components ?? []).flatMap((c) => c.labels.filter((l) => l.for.length).map((l) => l.ingredient)))
   return [...ids].filter((id) => !id.startsWith('sugar-')).map((id) => nameOf(ingredientOf(id)!, kitchen.region))
 })
-const hours = (minutes: number) => (minutes >= 90 ? `${Math.round(minutes / 30) / 2} h` : `${minutes} min`)
-const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as const
 </script>
 
 <template>
@@ -147,7 +115,7 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
         <p class="quiet small">{{ version.name }} · <NuxtLink :to="`/bench/${version.id}`">back to the bench</NuxtLink></p>
       </div>
       <div class="row">
-        <label class="field"
+        <label class="dial"
           >Kitchen
           <input
             :value="kitchen.roomC"
@@ -215,114 +183,7 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
             {{ SOAK_WORDS[s] }}
           </button>
         </div>
-        <div v-if="selected && at" class="row picked" role="group" :aria-label="`The ${PLACE_WORDS[selected]}`">
-          <strong>{{ PLACE_WORDS[selected] }}</strong>
-          <select
-            :value="at.component"
-            :aria-label="`What the ${PLACE_WORDS[selected]} is`"
-            @change="set({ component: ($event.target as HTMLSelectElement).value })"
-          >
-            <option v-for="k in kinds" :key="k.id" :value="k.id">{{ k.label }}</option>
-          </select>
-          <template v-for="n in NUMBERS" :key="n.key">
-            <label v-if="at[n.key] !== undefined" class="field"
-              ><input
-                :value="at[n.key]"
-                inputmode="decimal"
-                :aria-label="`${PLACE_WORDS[selected]}: ${n.label}`"
-                @change="number(n.key, ($event.target as HTMLInputElement).value)"
-              />
-              {{ n.label }}</label
-            >
-          </template>
-          <label v-if="at.nozzleMm !== undefined && selected !== 'dam'" class="field"
-            ><select
-              :value="setup.colours[selected] ?? 1"
-              aria-label="Colours"
-              @change="colours(Number(($event.target as HTMLSelectElement).value))"
-            >
-              <option :value="1">one colour</option>
-              <option :value="2">two halves</option>
-              <option :value="3">three colours</option>
-            </select></label
-          >
-          <button
-            class="chip thin"
-            type="button"
-            @click="(finish.place(selected, null, `${PLACE_WORDS[selected]} taken off`), (selected = null))"
-          >
-            take it off
-          </button>
-        </div>
-        <div v-else class="row picked quiet-row">
-          <label v-if="standing === 'stack'" class="field"
-            ><select
-              :value="setup.cut.split"
-              aria-label="Cut each cake into"
-              @change="cut({ split: Number(($event.target as HTMLSelectElement).value) }, 'layers')"
-            >
-              <option :value="1">layers as baked</option>
-              <option :value="2">each cut in two</option>
-              <option :value="3">each cut in three</option>
-            </select></label
-          >
-          <label v-if="standing === 'stack' || standing === 'tray'" class="field"
-            >level off
-            <input
-              :value="setup.cut.trimMm"
-              inputmode="decimal"
-              aria-label="Levelled off each top, mm"
-              @change="cut({ trimMm: Math.max(0, Math.min(30, Number(($event.target as HTMLInputElement).value) || 0)) }, 'the levelling')"
-            />
-            mm</label
-          >
-          <label v-if="standing === 'crepes'" class="field"
-            ><input
-              :value="build?.tiers[0]?.layers"
-              inputmode="numeric"
-              aria-label="Sheets in the stack"
-              @change="
-                cut(
-                  { sheets: Math.max(2, Math.min(60, Math.round(Number(($event.target as HTMLInputElement).value)) || 20)) },
-                  'the sheets',
-                )
-              "
-            />
-            sheets</label
-          >
-          <button
-            v-if="version.recipe.tins[0]?.shape === 'sheet'"
-            class="chip thin"
-            type="button"
-            :aria-pressed="setup.cut.rolled"
-            @click="cut({ rolled: !setup.cut.rolled }, 'rolled')"
-          >
-            rolled up
-          </button>
-          <label class="field"
-            >spare
-            <input
-              :value="setup.sparePct"
-              inputmode="numeric"
-              aria-label="Spare, per cent"
-              @change="
-                finish.change(
-                  { sparePct: Math.max(0, Math.min(50, Number(($event.target as HTMLInputElement).value) || 0)) },
-                  'what is spare',
-                )
-              "
-            />
-            %</label
-          >
-          <button
-            class="chip thin"
-            type="button"
-            :aria-pressed="setup.wholePackages"
-            @click="finish.change({ wholePackages: !setup.wholePackages }, 'whole packages')"
-          >
-            whole packages
-          </button>
-        </div>
+        <FinishControls v-model="selected" :version="version" :setup="setup" :standing="standing" />
       </section>
 
       <div class="side">
@@ -377,53 +238,7 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
       </div>
     </footer>
 
-    <div v-if="build" class="below">
-      <section class="panel" aria-labelledby="mix-title">
-        <h2 id="mix-title">To make</h2>
-        <article v-for="c in build.components.filter((x) => x.recipe)" :key="c.component" class="recipe">
-          <h3>
-            {{ c.name }} <span class="quiet small">{{ c.made }} g</span>
-          </h3>
-          <ul>
-            <li v-for="(l, i) in c.recipe!.parts.flatMap((p) => p.lines)" :key="i">{{ l.text }}</li>
-          </ul>
-          <p v-if="c.reduction" class="small">Boil it down from {{ c.reduction.from }} to {{ c.reduction.to }} g: weigh the pan.</p>
-          <p v-for="m in c.recipe!.method" :key="m" class="small">{{ m }}</p>
-          <p v-for="m in c.notes" :key="m" class="small">{{ m }}</p>
-          <p v-for="m in c.changes" :key="m" class="small changed">{{ m }}</p>
-          <p v-if="c.left" class="small">About {{ c.left.grams }} g stay over: it {{ c.left.use }}.</p>
-        </article>
-        <article v-if="build.soak" class="recipe">
-          <h3>
-            {{ build.soak.recipe.title }} <span class="quiet small">{{ build.soak.grams.low }} to {{ build.soak.grams.high }} g go in</span>
-          </h3>
-          <ul>
-            <li v-for="(l, i) in build.soak.recipe.parts[0]!.lines" :key="i">{{ l.text }}</li>
-          </ul>
-          <p v-for="m in [...build.soak.recipe.method, ...build.soak.notes]" :key="m" class="small">{{ m }}</p>
-        </article>
-      </section>
-      <section class="panel" aria-labelledby="order-title">
-        <h2 id="order-title">Order of work</h2>
-        <ol class="order">
-          <li v-for="(s, i) in build.steps" :key="i">
-            {{ s.text }} <span v-if="s.wait" class="wait small">{{ s.cold ? 'chill' : 'wait' }} {{ hours(s.wait) }}</span>
-          </li>
-        </ol>
-        <template v-if="build.trimmings">
-          <h3>Trimmings, {{ build.trimmings.crumbGrams }} g</h3>
-          <p v-for="s in build.trimmings.steps" :key="s" class="small">{{ s }}</p>
-        </template>
-      </section>
-      <section v-if="build.findings.length" class="panel" aria-labelledby="mind-title">
-        <h2 id="mind-title">Will it stand?</h2>
-        <ul class="watch">
-          <li v-for="f in build.findings" :key="f.code + f.message" :class="f.severity">
-            <span class="rank small">{{ RANKS[f.severity] }}</span> {{ f.message }}
-          </li>
-        </ul>
-      </section>
-    </div>
+    <FinishWork v-if="build" :build="build" />
     <RescueDesk v-if="build" v-model="rescue" :components="build.components" :first="shownComponent?.component" />
     <ShoppingSheet v-if="build" v-model="shopping" :title="version.recipe.title" :needs="build.needs" :checks="checks" />
   </div>
@@ -446,39 +261,11 @@ const RANKS = { fault: 'must change', caution: 'mind', note: 'good to know' } as
 h1 {
   font-size: 1.6rem;
 }
-h2 {
-  font-size: 1.2rem;
-}
-h3 {
-  font-size: 1.02rem;
-  margin-top: 10px;
-}
 .row {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 8px;
   align-items: center;
-}
-.chip.thin {
-  font-weight: 500;
-}
-.field {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-}
-.field input,
-.field select,
-.picked select {
-  min-height: 38px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 10px;
-}
-.field input {
-  width: 62px;
-  text-align: right;
 }
 .work {
   display: grid;
@@ -512,15 +299,6 @@ h3 {
   border-color: var(--beet);
   background: var(--beet);
   color: var(--on-beet);
-}
-.picked {
-  justify-content: center;
-  margin-top: 10px;
-  padding-top: 10px;
-  border-top: 1px solid var(--hair);
-}
-.picked select {
-  max-width: 210px;
 }
 .takes li {
   border-bottom: 1px solid var(--hair);
@@ -573,53 +351,6 @@ h3 {
   display: flex;
   gap: 10px;
 }
-.below {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
-  gap: 12px;
-  align-items: start;
-}
-.recipe ul {
-  margin: 4px 0 6px;
-}
-.recipe p {
-  margin-top: 3px;
-}
-.changed {
-  color: var(--beet);
-}
-.order {
-  list-style: decimal;
-  display: grid;
-  gap: 8px;
-  padding-left: 1.5em;
-  margin-top: 8px;
-}
-.wait {
-  white-space: nowrap;
-  border: 1px solid var(--rim);
-  border-radius: 8px;
-  padding: 0 6px;
-}
-.watch {
-  display: grid;
-  gap: 8px;
-  margin-top: 8px;
-}
-.watch li {
-  border-left: 4px solid var(--hair);
-  padding-left: 10px;
-}
-.watch li.caution {
-  border-color: var(--butter);
-}
-.watch li.fault {
-  border-color: var(--beet);
-}
-.rank {
-  display: block;
-  color: var(--quiet);
-}
 @media (max-width: 53.75em) {
   .work {
     grid-template-columns: minmax(0, 1fr);
@@ -641,8 +372,7 @@ h3 {
   .actions .push {
     flex: 1;
   }
-  .places,
-  .picked {
+  .places {
     justify-content: flex-start;
   }
 }

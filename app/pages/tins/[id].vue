@@ -317,9 +317,6 @@ async function keep() {
 h1 {
   font-size: 1.6rem;
 }
-h2 {
-  font-size: 1.2rem;
-}
 .choice,
 .row,
 .set {
@@ -347,9 +344,6 @@ h2 {
 .set {
   margin-top: 8px;
   gap: 6px 10px;
-}
-.chip.thin {
-  font-weight: 500;
 }
 .work {
   display: grid;
