@@ -21,7 +21,14 @@ const settled = async (page) => {
 }
 const eggless = [open('Coffee-hazelnut layers'), settled, press('no egg'), settled]
 
-const wishing = [open('Marmalade bundt'), settled, press('vegan'), press('no gluten'), press('rather…'), press('less sugar'), settled]
+const counting = [open('Coffee-hazelnut layers'), settled, press('Counter', 'link'), settled, press('Begin')]
+const after = async (page) => {
+  await page.keyboard.press('ArrowRight')
+  await page.waitForTimeout(150)
+}
+const weighed = async (page) => {
+  for (const n of ['1', '2']) await page.keyboard.press(n)
+}
 
 const VIEWS = {
   shelf: { size: DESK, steps: [] },
@@ -38,17 +45,84 @@ const VIEWS = {
       async (page) => page.evaluate(() => window.scrollTo(0, 640)),
     ],
   },
-  wishes: { size: DESK, steps: wishing },
-  compare: { size: DESK, steps: [...eggless, press('Side by side')] },
   versions: { size: DESK, steps: [open('Yogurt and soda'), settled, press('compare')] },
   line: {
     size: DESK,
     steps: [open('Poppy-seed loaf'), settled, press('Kitchen line'), settled, async (page) => page.keyboard.type('no')],
   },
   tins: { size: DESK, steps: [open('Poppy-seed loaf'), settled, press('Tins', 'link'), settled] },
-  'tins-phone': {
+  counter: {
+    size: DESK,
+    steps: [
+      ...counting,
+      async (page) => {
+        for (let n = 3; n > 0; n--) await page.getByRole('list', { name: 'Not to forget' }).getByRole('button').first().click()
+      },
+      weighed,
+      after,
+      async (page) => page.keyboard.press('1'),
+      after,
+      async (page) => page.getByText('Bowl and sums').click(),
+      async (page) => page.getByLabel('Empty bowl, g').fill('712'),
+      async (page) => page.keyboard.press('Tab'),
+      async (page) => page.getByRole('button', { name: 'Pour (simulated)' }).click(),
+      async (page) => page.waitForTimeout(3300),
+    ],
+  },
+  'counter-oven': {
+    size: DESK,
+    steps: [
+      ...counting,
+      ...Array.from({ length: 3 }, () => [after, after]).flat(),
+      async (page) => page.getByRole('button', { name: 'It is in the oven' }).click(),
+      async (page) => page.getByRole('button', { name: 'a minute a second, to try it' }).click(),
+      async (page) => page.waitForTimeout(17_000),
+    ],
+  },
+  'counter-phone': {
     size: PHONE,
-    steps: [open('Marmalade bundt'), settled, async (page) => page.goto(page.url().replace('bench', 'tins')), settled],
+    steps: [
+      open('Coffee-hazelnut layers'),
+      settled,
+      async (page) => page.goto(page.url().replace('bench', 'counter')),
+      settled,
+      press('Begin'),
+    ],
+  },
+  book: {
+    size: DESK,
+    steps: [
+      async (page) => page.goto(new URL('/book', page.url()).href),
+      settled,
+      async (page) => {
+        const bakes = page.getByRole('checkbox', { name: /Yogurt and soda/ })
+        for (let n = Math.min(2, (await bakes.count()) - 1); n >= 0; n--) await bakes.nth(n).check()
+      },
+      settled,
+    ],
+  },
+  trial: {
+    size: DESK,
+    steps: [
+      async (page) => page.goto(new URL('/book', page.url()).href),
+      settled,
+      async (page) => page.getByRole('link', { name: /Poppy-seed loaf.*sank/ }).click(),
+      settled,
+    ],
+  },
+  table: {
+    size: DESK,
+    steps: [
+      open('Marmalade bundt'),
+      settled,
+      press('Table', 'link'),
+      settled,
+      press('Others with other needs'),
+      async (page) => page.getByRole('group', { name: 'What these 1 need' }).getByRole('button', { name: 'no gluten' }).click(),
+      press('Look what could be made for all of them'),
+      async (page) => page.getByText('to be made').first().waitFor(),
+      settled,
+    ],
   },
   finish: {
     size: DESK,
@@ -60,17 +134,6 @@ const VIEWS = {
       press('crumb coat'),
       press('coat'),
       press('border'),
-      settled,
-    ],
-  },
-  'finish-phone': {
-    size: PHONE,
-    steps: [
-      open('Toasted-coconut fairy cakes'),
-      settled,
-      async (page) => page.goto(page.url().replace('bench', 'finish')),
-      settled,
-      press('well'),
       settled,
     ],
   },
@@ -87,8 +150,6 @@ const VIEWS = {
   },
   editor: { size: DESK, steps: [open('Coffee-hazelnut layers'), settled, press('Edit')] },
   cupboard: { size: DESK, steps: [press('Cupboard', 'link'), settled, press('plain flour')] },
-  box: { size: DESK, steps: [press('Start from a box'), press('type its label')] },
-  names: { size: DESK, steps: [open('Yogurt and soda'), settled, press('names and notes')] },
   card: { size: DESK, steps: [...eggless, press('Save and take the card')] },
 }
 

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -18,6 +18,26 @@ export function run(command, args, options = {}) {
     process.exit(result.status ?? 1)
   }
   return result
+}
+
+/** Runs several package commands, so many at a time; stops everything where one fails, once all have had their say. */
+export async function together(commands, atOnce) {
+  const failed = []
+  const waiting = [...commands]
+  const one = async () => {
+    for (let args = waiting.shift(); args; args = waiting.shift()) {
+      const status = await new Promise((done) =>
+        spawn('npx', args, { cwd: root, stdio: 'inherit', env })
+          .once('error', () => done(1))
+          .once('close', done),
+      )
+      if (status !== 0) failed.push(args)
+    }
+  }
+  await Promise.all(Array.from({ length: atOnce }, one))
+  if (!failed.length) return
+  for (const args of failed) console.error(`\nThis did not work: npx ${args.join(' ')}`)
+  process.exit(1)
 }
 
 const hash = (text) => createHash('sha256').update(text).digest('hex')

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { browser, build, packages, root, run, say } from './setup.mjs'
+import { browser, build, packages, root, run, say, together } from './setup.mjs'
 
 /** Everything that must hold: format, lint, types, unit tests, build, end-to-end tests; one line of totals at the end. */
 packages()
@@ -8,14 +8,19 @@ const CHROMIUM = browser()
 rmSync(join(root, 'test-results'), { recursive: true, force: true })
 mkdirSync(join(root, 'test-results'))
 
-say('Format')
-run('npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-say('Types')
+say('Format, types, lint')
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
-for (const project of ['tsconfig.core.json', 'tsconfig.tests.json']) run('npx', ['tsc', '-p', project])
-run('npx', ['vue-tsc', '-b', '--noEmit'])
-say('Lint')
-run('npx', ['eslint', '.', '--max-warnings', '0'])
+// Each of them keeps one core busy: two at a time.
+await together(
+  [
+    ['eslint', '.', '--max-warnings', '0'],
+    ['vue-tsc', '-b', '--noEmit'],
+    ['tsc', '-p', 'tsconfig.core.json'],
+    ['tsc', '-p', 'tsconfig.tests.json'],
+    ['prettier', '--check', '--log-level', 'warn', '.'],
+  ],
+  2,
+)
 say('Unit tests')
 const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'], {
   mayFail: true,
