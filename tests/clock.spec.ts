@@ -44,6 +44,40 @@ test('a day of two bakes: one oven, one pair of hands, a list to buy and a calen
   await expect(agenda(page)).not.toContainText('poppy seeds')
 })
 
+test('a step is dragged to another time, and let go again; waits are chosen', async ({ page }) => {
+  await openShelf(page)
+  await openRecipe(page, 'Poppy-seed loaf')
+  await place(page, 'Clock')
+  const whisk = () => agenda(page).getByRole('listitem').filter({ hasText: 'Whisk the eggs' })
+  const when = async () => (await whisk().locator('time').textContent())!
+  const free = await when()
+  const bar = page.locator('g.bar').filter({ hasText: /Whisk the eggs/ })
+  const box = (await bar.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(when).not.toBe(free)
+  expect((await when()) < free).toBe(true)
+  await whisk()
+    .getByRole('button', { name: /Whisk the eggs/ })
+    .click()
+  await page.getByRole('button', { name: 'let it go where it fits' }).click()
+  await expect.poll(when).toBe(free)
+  await page.getByLabel('Begins at: Whisk the eggs').fill('23:59')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('It does not fit there.')).toBeVisible()
+  await page.getByRole('button', { name: 'Let it go where it fits' }).click()
+  await expect.poll(when).toBe(free)
+
+  const begins = (await headline(page).textContent())!
+  await page.getByLabel('How long waits are').selectOption('better')
+  await expect(headline(page)).not.toHaveText(begins)
+  await page.getByRole('list', { name: 'Take out of the cold' }).getByRole('checkbox').check()
+  await page.reload()
+  await expect(page.getByRole('list', { name: 'Take out of the cold' }).getByRole('checkbox')).toBeChecked()
+})
+
 test('a step put right stays with the recipe; late, the rest is planned from now', async ({ page }) => {
   await page.clock.install({ time: new Date('2027-06-12T09:00:00') })
   await openShelf(page)
@@ -65,7 +99,7 @@ test('a step put right stays with the recipe; late, the rest is planned from now
   await expect(page.getByText(/^Serving slips by \d+ minutes/)).toBeVisible()
   await agenda(page)
     .getByRole('checkbox', { name: /^Done: Whisk the eggs/ })
-    .check()
+    .click()
   await expect(agenda(page).getByRole('button', { name: /^Whisk the eggs/ })).toHaveCount(0)
   await expect(page.getByText('1 done: put them back')).toBeVisible()
 })
