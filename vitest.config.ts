@@ -1,8 +1,17 @@
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+
+const app = fileURLToPath(new URL('app', import.meta.url))
 
 export default defineConfig({
   test: {
-    include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
-    testTimeout: 60_000,
+    projects: [
+      { test: { name: 'core', include: ['core/**/*.test.ts', 'cli/**/*.test.ts'], testTimeout: 60_000 } },
+      {
+        // What Nuxt gives the application: its name for this folder, and a browser's store.
+        resolve: { alias: { '~': app } },
+        test: { name: 'app', include: ['app/**/*.test.ts'], setupFiles: ['app/fixtures/browser.ts'], testTimeout: 60_000 },
+      },
+    ],
   },
 })

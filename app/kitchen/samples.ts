@@ -37,8 +37,6 @@ function sampleCupboard(at: number): { stock: Stock[]; tins: OwnTin[] } {
       grams,
       bestBefore: months ? new Date(at + months * MONTH).toISOString().slice(0, 10) : null,
       note: '',
-      bakedAt: null,
-      boxes: [],
       updatedAt: at,
     })),
     tins: TINS.map((text, i) => ({ id: newId(), tin: readTin(text)!, note: '', updatedAt: at + i })),

@@ -24,7 +24,9 @@ export const useHistory = defineStore('history', () => {
   }
 
   function step(from: typeof past, to: typeof future, which: 'undo' | 'redo') {
-    turn = turn.then(async () => {
+    // One that could not be taken back must not stand in the way of those before it.
+    const before = turn.catch(() => undefined)
+    turn = before.then(async () => {
       const deed = from.value.at(-1)
       if (!deed) return
       from.value = from.value.slice(0, -1)
