@@ -128,7 +128,8 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
   const differs = other.getByRole('group', { name: 'In the cupboard: plain flour' })
   await expect(differs.getByRole('radio', { name: /^Mine.*77 g/ })).toBeChecked()
   await differs.getByRole('radio', { name: /^The backup’s/ }).check()
-  await other.getByRole('button', { name: 'Bring it in' }).click()
+  // The page opens anew with what came in: leaving before that would be crossed by it.
+  await Promise.all([other.waitForEvent('load'), other.getByRole('button', { name: 'Bring it in' }).click()])
   await expect(other.getByText(/\d+ new, \d+ the same/)).toBeHidden()
   await expect(flour).toHaveValue(theirs)
   await other.goto(page.url().replace(/\/cupboard.*/, '/'))
