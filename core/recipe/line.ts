@@ -1,10 +1,10 @@
 import { NUMBER_PATTERN } from '../measure/number'
 import type { Region } from '../measure/region'
-import { UNIT_PATTERN } from '../measure/unit'
+import { UNIT_PATTERN, unitNamed } from '../measure/unit'
 import type { Ingredient } from '../pantry/ingredient'
 import { lookUp, type LookUp } from '../pantry/lookup'
 import { nameOf, need, packageGrams } from '../pantry/pantry'
-import { readAmount } from './amount'
+import { readAmount, type WrittenAmount } from './amount'
 import type { Line, Question } from './recipe'
 import { weigh } from './weigh'
 
@@ -31,7 +31,10 @@ const CITRUS_FOR = new RegExp(
 const JUICE: Record<string, number> = { lemon: 45, lime: 30, orange: 85, grapefruit: 170, clementine: 35, mandarin: 35 }
 const JUICE_SIZE: Record<string, number> = { small: 0.75, medium: 1, large: 1.25 }
 
-const TWO = new RegExp(`\\s+(?:\\+|plus|and|&|mixed with|with)\\s+(?=${NUMBER_PATTERN}\\s*(?:${UNIT_PATTERN}|\\w))`, 'i')
+const TWO = new RegExp(
+  `\\s+(?:\\+|plus|and|&|(?:mixed|dissolved|stirred|soaked|blended) (?:in|into|with)|with)\\s+(?=${NUMBER_PATTERN}\\s*(?:${UNIT_PATTERN}|\\w))`,
+  'i',
+)
 
 /** The baker's line with only its bullet taken off. */
 export const withoutBullet = (text: string): string => text.replace(BULLET, '').trim()
@@ -159,6 +162,7 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
       })
     return { lines: [line], questions }
   }
+  if (ingredient) amount = potAsMeasure(amount, ingredient, body)
   const weighing = weigh(amount, ingredient, phrase, region)
   line.grams = weighing.grams
   line.quantity = { low: amount.low, high: amount.high, unit: amount.unit?.id ?? 'piece' }
@@ -181,6 +185,18 @@ function readOne(body: string, text: string, optional: boolean, region: Region):
     })
   }
   return { lines: [line], questions }
+}
+
+const POTS = new RegExp(`^(?:${NUMBER_PATTERN})\\s*(?:\\([^)]*\\)\\s*)?pots?\\b`, 'i')
+/** The pot of yogurt that measures all else in a yogurt cake holds an eighth of a litre. */
+const POT_ML = 125
+
+/** "2 pots (220 g) sugar", "half a pot of oil": the yogurt's pot measures what comes in none. */
+function potAsMeasure(amount: WrittenAmount, ingredient: Ingredient, body: string): WrittenAmount {
+  if (!POTS.test(body) || ingredient.kind === 'dairy' || ingredient.kind === 'plant-dairy') return amount
+  if (amount.each) return { ...amount, total: amount.each, each: undefined }
+  const ml = unitNamed('ml')!
+  return { ...amount, low: amount.low * POT_ML, high: amount.high * POT_ML, unit: ml }
 }
 
 /** The ingredient in a phrase and what is left as preparation. */

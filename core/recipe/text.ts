@@ -5,17 +5,19 @@ import { Refusal } from '../refusal'
 import { ingredientOf } from '../pantry/pantry'
 import { readAmount } from './amount'
 import { readLine, withoutBullet } from './line'
-import type { Oven, ParsedRecipe, Part, Question, Recipe, Role, Yield } from './recipe'
+import type { Oven, ParsedRecipe, Part, Question, Recipe, Role, Tin, Yield } from './recipe'
 import { readTin } from './tin'
+import { tinInMethod } from './tin-in-method'
 
 /** Past this many characters or lines a paste is no recipe. */
 export const LONGEST_TEXT = 200_000
 export const MOST_LINES = 600
 export const TOO_LONG = `This is more than ${LONGEST_TEXT / 1000} thousand characters: paste one recipe at a time.`
 
+const MERINGUE = /\bmeringue\b/i
 const ROLE_WORDS: [Role, RegExp][] = [
   ['soak', /\b(soak|soaking|drench|syrup|poke|moisten)/i],
-  ['filling', /\b(filling|fill|custard|curd|cream filling|jam layer|between)\b/i],
+  ['filling', /\b(filling|fill|custard|curd|cream filling|pastry cream|jam layer|between)\b|cr[eè]me p[aâ]tissi[eè]re/i],
   ['frosting', /\b(frosting|icing|butter\s?cream|ganache|glaze|drizzle|butter icing|whipped cream|coating)\b/i],
   ['topping', /\b(topping|crumble|streusel|decorat\w*|garnish|to finish|to serve|to top)\b/i],
   ['crust', /\b(crust|base|pastry|shell|crumb base|biscuit base)\b/i],
@@ -25,22 +27,42 @@ const ROLE_WORDS: [Role, RegExp][] = [
   ],
 ]
 
+/** What a part of these names is in a cake; a title of theirs says nothing of the kind. */
+const PART_WORDS: [Role, RegExp][] = [
+  ['filling', /\b(caramel|jam|compote)\b/i],
+  ['topping', /\b(sauce|toffee|praline)\b/i],
+  ['topping', MERINGUE],
+]
+
 const METHOD_HEADING = /^(?:#+\s*)?(?:method|directions?|instructions?|steps|preparation|how to make(?: it)?|to make|procedure)\s*:?\s*$/i
 const INGREDIENTS_HEADING = /^(?:#+\s*)?(?:the\s+)?(?:ingredients?|you(?: wi|')ll need|what you need)\s*:?\s*$/i
 const NOTES_HEADING = /^(?:#+\s*)?(?:notes?|tips?|storage|nutrition(?: facts)?|equipment)\s*:?\s*$/i
 const META =
   /^(makes|serves|servings?|yields?|portions?|tins?|pans?|oven|bake at|prep(?:aration)? time|cook(?:ing)? time|bak(?:e|ing) time|total time)\b\s*:?\s*(.*)$/i
 const VERB =
-  /^(?:cream|beat|whisk|mix|stir|fold|add|bake|preheat|pre-heat|heat|pour|combine|sift|melt|whip|line|grease|put|place|spread|let|cool|set|blend|using|when|then|meanwhile|once|transfer|divide|leave|remove|chill|turn|in a|in the|make|scrape|warm|bring|sprinkle|serve|decorate|rub|knead|roll|cut|sandwich|fill|drizzle|dust|boil|simmer|toss|soak|mash|process|pulse|take|allow|tip|spoon|scoop|butter the|flour the|top|first|next|finally|now|while|after|separate|dissolve|gently|slowly|gradually|alternate|test|freeze|refrigerate|store)\b/i
+  /^(?:cream|beat|whisk|mix|stir|fold|add|bake|preheat|pre-heat|heat|pour|combine|sift|melt|whip|line|grease|put|place|spread|let|cool|set|blend|using|when|then|meanwhile|once|transfer|divide|leave|remove|chill|turn|in a|in the|make|scrape|warm|bring|sprinkle|serve|decorate|rub|knead|roll|cut|sandwich|fill|drizzle|dust|boil|simmer|toss|soak|mash|process|pulse|take|allow|tip|spoon|scoop|butter the|flour the|top|first|next|finally|now|while|after|separate|dissolve|gently|slowly|gradually|alternate|test|freeze|refrigerate|store|microwave)\b/i
 
 /** The role that a heading gives its part; `undefined` where its words say nothing. */
 export function roleOf(heading: string): Role | undefined {
   return ROLE_WORDS.find(([, words]) => words.test(heading))?.[0]
 }
 
+const partRole = (heading: string): Role => roleOf(heading) ?? PART_WORDS.find(([, words]) => words.test(heading))?.[0] ?? 'other'
+
+/**
+ * What kitchens make as often as they buy: its name alone, over lines with amounts, is what is made of them.
+ * Icing is hardly ever an ingredient that nobody measures; the others are only taken so at the head of a paragraph.
+ */
+const MADE = new Set(['lemon-curd', 'pastry-case', 'meringue', 'fondant', 'marzipan', 'dulce-de-leche', 'sugar-syrup', 'jam'])
+const ICING = 'icing-bought'
+
 const startsWithAmount = (text: string, region: Region): boolean => readAmount(text, region) !== undefined
 
-function isHeading(line: string, next: string | undefined, region: Region): string | undefined {
+/**
+ * @param next the next row that is not blank
+ * @param opens it stands under a blank row and right over the next
+ */
+function isHeading(line: string, next: string | undefined, opens: boolean, region: Region): string | undefined {
   if (/^#+\s*\S/.test(line))
     return line
       .replace(/^#+\s*/, '')
@@ -52,17 +74,20 @@ function isHeading(line: string, next: string | undefined, region: Region): stri
   if (/^\*\*.+\*\*:?$/.test(line)) return line.replace(/\*\*|:$/g, '').trim()
   const short = line.split(/\s+/).length <= 6 && !/[.,;!?]$/.test(line)
   if (!short || startsWithAmount(line, region)) return undefined
-  const named = /^for (?:the )?/i.test(line) || roleOf(line) !== undefined
-  const nextIsLine = next !== undefined && startsWithAmount(withoutBullet(next), region)
-  if (named && nextIsLine && lookUp(line).match !== 'exact') return line
-  return undefined
+  if (next === undefined) return undefined
+  if (/^for the /i.test(line) && !isMethodSentence(withoutBullet(next), region)) return line
+  if (!startsWithAmount(withoutBullet(next), region)) return undefined
+  if (/^for /i.test(line)) return line
+  const { match, ingredient } = lookUp(line)
+  if (match !== 'exact') return partRole(line) === 'other' ? undefined : line
+  return ingredient?.id === ICING || (opens && MADE.has(ingredient?.id ?? '')) ? line : undefined
 }
 
 function isMethodSentence(line: string, region: Region): boolean {
   if (startsWithAmount(line, region)) return false
   const words = line.split(/\s+/).length
   if (lookUp(line.split(',')[0]!).match === 'exact') return false
-  if (VERB.test(line) && words >= 3) return true
+  if (VERB.test(line) && (words >= 3 || /[.!]$/.test(line))) return true
   return words >= 9 && /[.!]$/.test(line)
 }
 
@@ -87,10 +112,17 @@ function readOven(text: string): { oven: Oven[]; trouble?: string } {
     if (!readings.length) continue
     trouble ??= temperatureTrouble(readings)
     const first = readings.find((r) => r.scale !== 'gas') ?? readings[0]!
-    oven.push({ celsius: first.celsius, fan: first.fan, minutes: minutesIn(stage) })
+    // "Beat for 2 minutes. Bake for 25": what stands behind the baking counts.
+    const baking = /\bbak(?:e|ing)\b.*/i.exec(stage)?.[0]
+    oven.push({ celsius: first.celsius, fan: first.fan, minutes: (baking && minutesIn(baking)) || minutesIn(stage) })
   }
   return { oven, trouble }
 }
+
+const OVEN_WORD = /\b(?:oven|bake[ds]?|baking|preheat(?:ed)?)\b/i
+const HOB = /\b(?:simmer\w*|boil\w*|syrup|thermometer|whites|pan of|temper\w*)\b/i
+/** Whether a step's temperature is the oven's: it says so, or nothing on the hob is that hot. */
+const namesOven = (step: string): boolean => OVEN_WORD.test(step) || (/°|\b\d{3}\s?[CF]\b/.test(step) && !HOB.test(step))
 
 const NUMBERED = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+/i
 
@@ -175,7 +207,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
       mode = 'notes'
       return
     }
-    const heading = isHeading(row, next, region)
+    const heading = isHeading(row, next, rows[index - 1] === '' && rows[index + 1] !== '', region)
     if (heading !== undefined) {
       const nextIsLine = next !== undefined && startsWithAmount(withoutBullet(next), region) && !NUMBERED.test(next)
       const methodOf = /^(?:method|directions?|instructions?|steps)\b/i.test(heading)
@@ -186,7 +218,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
       mode = 'lines'
       open(
         heading.replace(/^for (?:the )?/i, '').replace(/^./, (c) => c.toUpperCase()),
-        roleOf(heading) ?? 'other',
+        partRole(heading),
       )
       return
     }
@@ -195,6 +227,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
       takeStep(row)
       return
     }
+    if (takeTinLine(row)) return
     if (!part) open('', 'batter')
     const read = readLine(row, region)
     const at = part!.lines.length
@@ -232,14 +265,23 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
     }
   }
 
+  /** "Two 8x4 loaf pans, 325F, 60 minutes" among the ingredients: where and how it is baked. */
+  function takeTinLine(row: string): boolean {
+    const tin = /\b(?:tins?|pans?|springform)\b/i.test(row) && !lookUp(withoutBullet(row)).ingredient ? tinInMethod([row]) : undefined
+    if (!tin) return false
+    recipe.tins.push(tin)
+    recipe.oven.push(...takeOven(row))
+    return true
+  }
+
   function takeStep(row: string) {
     const step = withoutBullet(row).replace(NUMBERED, '').trim()
     if (step) recipe.method.push(step)
   }
 
   if (!recipe.oven.length) {
-    for (const step of recipe.method) {
-      if (!/oven|bake|°|preheat/i.test(step)) continue
+    for (const step of recipe.method.flatMap((text) => text.split(/(?<=[.!;])\s+/))) {
+      if (!namesOven(step)) continue
       const oven = takeOven(step)
       if (oven.length && !recipe.oven.length) recipe.oven.push(...oven)
       else if (oven.length && !asked) checkSame(recipe.oven[0]!, oven[0]!)
@@ -258,9 +300,21 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
     if (!recipe.oven.some((o) => o.celsius === b.celsius)) recipe.oven.push(b)
   }
 
+  if (!recipe.tins.length) {
+    const tin = tinInMethod(recipe.method) ?? smallTins(recipe)
+    if (tin) recipe.tins.push(tin)
+  }
   settleRoles(recipe, questions)
   if (!recipe.title) recipe.title = 'Recipe without a name'
   return { recipe, questions }
+}
+
+const SMALL = /\b(?:cup-?cakes|muffins|fairy cakes)\b/i
+const MOST_SMALL = 60
+/** "Makes 12 muffins", or 12 of what the title names: what they are baked in follows. */
+function smallTins({ title, yield: made }: Recipe): Tin | undefined {
+  if (!made?.count || made.count > MOST_SMALL || !(SMALL.test(made.text) || SMALL.test(title))) return undefined
+  return readTin(`${made.count} cupcakes`)
 }
 
 /** "1-2-3-4 cake", "Two-egg sponge", "A sponge for the fair": a title though it starts like an amount. */
@@ -306,9 +360,17 @@ function settleRoles(recipe: Recipe, questions: Question[]) {
   bakedFilling(recipe)
 }
 
-/** A cheesecake or tart has a crust and a filling and no batter so named: what sets in the oven is its batter. */
+/**
+ * A cheesecake or tart has a crust and a filling and no batter so named: what sets in the oven is its batter.
+ * So is a meringue that nothing else is baked with.
+ */
 function bakedFilling(recipe: Recipe) {
-  if (recipe.parts.some((p) => p.role === 'batter') || !recipe.parts.some((p) => p.role === 'crust')) return
+  if (recipe.parts.some((p) => p.role === 'batter')) return
+  if (!recipe.parts.some((p) => p.role === 'crust')) {
+    const alone = recipe.parts.find((p) => MERINGUE.test(p.name))
+    if (alone) alone.role = 'batter'
+    return
+  }
   const sets = recipe.parts.find(
     (p) =>
       p.role !== 'crust' &&
