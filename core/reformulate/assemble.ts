@@ -131,7 +131,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     ovenSteps: oven.steps,
     keepsSoda: lines.some((l) => l.ingredient === 'baking-soda' && l.status !== 'added' && l.to > 0),
     foam: family === 'foam' || (s.signs.whipped && !egg),
-    baked: family !== 'crepe',
+    baked: isCake(family) && family !== 'crepe',
     sugarOverFat: sugarOverFat(outcomes),
   })
   recipe.method = method.map((m) => m.text)

@@ -1,4 +1,4 @@
-import type { CakeFamily } from '../balance/families'
+import type { CakeFamily, Family } from '../balance/families'
 import { massOf } from '../balance/mass'
 import type { Measures } from '../measure/kitchen'
 import type { Recipe } from '../recipe/recipe'
@@ -123,7 +123,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     })
     const optimum = solve(problem)
     if (!optimum) return undefined
-    const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination)
+    const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination, situation.family)
     solved.push({ combination, draft: d, problem, optimum, cost })
     return cost
   })
@@ -145,7 +145,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     if (seen.has(key)) continue
     seen.add(key)
     const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
-    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination)
+    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family)
     const option = assemble(situation, { ...s, rounded, finishes: finishes(s.combination), cost }, ask)
     if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id)))
       options.push({ ...option, mainSet: mainSetOf(s.combination) })
@@ -174,7 +174,8 @@ function eggsMustGo(s: Situation, request: ReformulateRequest, rules: Rules): bo
   )
 }
 
-const standingOf = (c: Combination): number => (c.egg?.standing ?? 0) + c.changes.reduce((sum, { change }) => sum + change.standing, 0)
+const standingOf = (c: Combination, family: Family): number =>
+  (c.egg && !c.egg.surestIn?.includes(family) ? c.egg.standing : 0) + c.changes.reduce((sum, { change }) => sum + change.standing, 0)
 
 /** What makes an option distinct: its set of schools, whatever brand of milk goes with it. */
 function setOf(c: Combination): string {

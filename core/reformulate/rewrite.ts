@@ -61,6 +61,11 @@ function mixedFirst(method: readonly string[]): boolean {
   return flourAt >= 0 && method.some((t, i) => i > flourAt && leavesBowl(t))
 }
 
+/** Where one sentence ends and the next begins. */
+const SENTENCES = /(?<=[.!])\s+(?=[A-Z])/
+/** A paragraph in which eggs, or flour and tin, are one of several things is taken apart: what changes must not take the rest along. */
+const apart = (text: string): string[] => (EGG_WORD.test(text) || (FLOUR.test(text) && leavesBowl(text)) ? text.split(SENTENCES) : [text])
+
 const capital = (s: string): string => s.replace(/^./, (c) => c.toUpperCase())
 
 /** What a replaced ingredient may be called in a method. */
@@ -119,13 +124,15 @@ function without(text: string, word: string): string {
  * Rewrites a method for what changed: eggs' place in each step, the school's own steps with their waiting times,
  * other names, and "at once into the oven" where the lift is spent early. Unchanged steps come back as they were.
  */
-export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
+export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
+  const method = given.flatMap(apart)
   const name = (id: string) => nameOf(need(id), r.region)
   const amount = (id: string) => r.added.find((a) => a.ingredient === id)?.kitchen
   const school = r.egg
   const carrierOf = (any: readonly string[]) => any.find((id) => r.added.some((a) => a.ingredient === id))
   const carrier = school && carrierOf(school.brings[0]?.any ?? [])
   const tied = school && carrierOf(school.brings[0]?.with?.[0]?.any ?? [])
+  const gum = school && carrierOf(school.brings[0]?.with?.[1]?.any ?? [])
   const soda = r.added.some((a) => a.ingredient === 'baking-soda')
   const acid = r.added.find((a) => need(a.ingredient).kind === 'acid')?.ingredient
   // Flours that drink slowly let the batter rest: soda that is wet would not wait, nor would a foam. Both go in after it.
@@ -133,7 +140,9 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
   const lateSoda = waits && (soda || r.keepsSoda === true) && school?.atOnce === true && !school.foams
   const fill = (text: string) =>
     text
-      .replaceAll('{carrier}', carrier ? name(carrier) : 'mixture')
+      // More of what was in it already is new as well.
+      .replaceAll('{carrier}', name(carrier ?? school?.brings[0]?.any[0] ?? 'water'))
+      .replaceAll('{gum}', gum ? name(gum) : 'gum')
       .replaceAll('{tied}', tied ? name(tied) : 'acid')
       .replaceAll('{soda}', name('baking-soda'))
       .replaceAll('{acid}', acid ? name(acid) : 'acid')
@@ -341,10 +350,11 @@ export function rewriteMethod(method: readonly string[], r: Rewriting): Step[] {
     ids.filter((id) => need(id).kind === 'nut'),
     (what) => `Fold in ${what} at the end.`,
   )
-  tell(
-    ids.filter((id) => !isDry(id) && need(id).kind !== 'nut'),
-    (what) => `Add ${what} with the liquid.`,
-  )
+  const wet = ids.filter((id) => !isDry(id) && need(id).kind !== 'nut')
+  // What is wet goes in before the flour is folded in, where the method has such a place.
+  const foldAt = steps.findIndex((s) => FLOUR.test(s.text) && !INTO_TIN.test(s.text))
+  if (wet.length && foldAt > 0) steps.splice(foldAt, 0, { text: `Stir in ${list(wet)}.`, changed: true, why: 'New in this mix.' })
+  else tell(wet, (what) => `Add ${what} with the liquid.`)
   if (r.baked && (school?.atOnce || soda))
     last.push({
       text: 'Into the hot oven within ten minutes of mixing: have it heated and the tin lined before you start.',

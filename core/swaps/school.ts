@@ -27,7 +27,7 @@ export interface Sides {
   effort: string
 }
 
-/** A step that a school adds to the method. `{carrier}`, `{tied}`, `{brought}`, `{fat}`, `{acid}` and `{soda}` stand for what it brings. */
+/** A step that a school adds to the method. `{carrier}`, `{tied}`, `{gum}`, `{brought}`, `{fat}`, `{acid}` and `{soda}` stand for what it brings. */
 export interface AddedStep {
   at: 'start' | 'before-mixing' | 'last' | 'after'
   text: string
@@ -70,6 +70,8 @@ export interface School {
   /** In the oven within minutes: its lift starts at once. */
   atOnce?: boolean
   cannot: string
+  /** Families in which it is what bakers reach for first, whatever else may do. */
+  surestIn?: readonly Family[]
   /** How far down the list its usual results, keeping and work put it, other things equal: 0 for the surest. */
   standing: number
   source: string

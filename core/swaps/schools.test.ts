@@ -5,7 +5,7 @@ import { CHANGES, SCHOOLS } from './schools'
 import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS } from './standins'
 
 const ALL_CHANGES = Object.values(CHANGES).flat()
-const PLACEHOLDERS = ['carrier', 'tied', 'brought', 'fat', 'acid', 'soda', 'crumbs']
+const PLACEHOLDERS = ['carrier', 'tied', 'gum', 'brought', 'fat', 'acid', 'soda', 'crumbs']
 
 describe('every school for egg', () => {
   it.each(SCHOOLS.map((s) => [s.id, s] as const))('%s is whole', (_, s) => {

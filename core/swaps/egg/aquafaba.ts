@@ -1,10 +1,11 @@
 import type { School } from '../school'
+import { SMOOTH, WHITES } from './where'
 
 export const aquafaba: School = {
   id: 'aquafaba',
   slot: 'egg',
-  // Its foam has nothing to do in a thin sheet or under cheese.
-  notFor: ['crepe', 'cheesecake'],
+  // Its foam has nothing to do in a thin sheet, nor in what is set smooth.
+  notFor: ['crepe', ...SMOOTH],
   title: 'Whipped bean-can liquid',
   // 3 tbsp (45 g) an egg.
   brings: [{ any: ['aquafaba'], per: [28, 43, 62] }],
@@ -27,6 +28,7 @@ export const aquafaba: School = {
   ],
   atOnce: true,
   cannot: 'Its foam does not set as egg does: the cake falls a little while cooling.',
+  surestIn: [...WHITES],
   standing: 1.4,
   source: 'Vegan practice: 3 tbsp an egg, reduced by a third where it is thin',
 }

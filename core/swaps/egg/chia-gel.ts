@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { SMOOTH, WHITES } from './where'
 
 export const chiaGel: School = {
   id: 'chia-gel',
   slot: 'egg',
+  notFor: [...SMOOTH, ...WHITES],
   title: 'Chia gel',
   brings: [{ any: ['chia-seed'], per: [3.5, 5, 7.5], with: [{ any: ['water'], ratio: 6 }] }],
   acid: true,

@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { WHITES } from './where'
 
 export const firmTofu: School = {
   id: 'firm-tofu',
   slot: 'egg',
+  notFor: ['pastry-cream', ...WHITES],
   title: 'Whizzed firm tofu',
   brings: [{ any: ['tofu-firm'], per: [22, 32, 48], with: [{ any: ['soy-milk', 'water'], ratio: 0.6 }] }],
   acid: true,

@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { SMOOTH, WHITES } from './where'
 
 export const flaxGel: School = {
   id: 'flax-gel',
   slot: 'egg',
+  notFor: [...SMOOTH, ...WHITES],
   title: 'Ground flax gel',
   // 1 tbsp ground seed (7 g) and 3 tbsp water an egg.
   brings: [{ any: ['flaxseed-ground'], per: [4, 6.5, 9], with: [{ any: ['water'], ratio: 3 }] }],

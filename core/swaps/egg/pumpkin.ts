@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { SMOOTH, WHITES } from './where'
 
 export const pumpkin: School = {
   id: 'pumpkin',
   slot: 'egg',
+  notFor: [...SMOOTH, ...WHITES],
   title: 'Pumpkin purée',
   brings: [{ any: ['pumpkin-puree', 'sweet-potato-puree'], per: [35, 52, 75] }],
   soda: true,

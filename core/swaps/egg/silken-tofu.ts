@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { WHITES } from './where'
 
 export const silkenTofu: School = {
   id: 'silken-tofu',
   slot: 'egg',
+  notFor: [...WHITES],
   title: 'Silken tofu',
   brings: [{ any: ['tofu-silken'], per: [38, 56, 75] }],
   acid: true,

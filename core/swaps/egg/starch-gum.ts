@@ -1,8 +1,10 @@
 import type { School } from '../school'
+import { SMOOTH, WHITES } from './where'
 
 export const starchGum: School = {
   id: 'starch-gum',
   slot: 'egg',
+  notFor: [...WHITES],
   title: 'Cornflour and a pinch of gum',
   brings: [
     {
@@ -24,12 +26,13 @@ export const starchGum: School = {
   steps: [
     {
       at: 'before-mixing',
-      text: 'Stir the gum into the dry {carrier}, then whisk both into the water.',
+      text: 'Stir the {gum} into the dry {carrier}, then whisk both into the water.',
       why: 'Gum clumps when it meets water alone.',
       minutes: 2,
     },
   ],
   cannot: 'Brings no richness and no colour.',
+  surestIn: [...SMOOTH],
   standing: 1.2,
   source: 'Eggless practice: 1 tbsp cornflour and 2–3 tbsp water an egg, xanthan 0.25–0.5 % of flour',
 }
