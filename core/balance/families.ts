@@ -82,10 +82,11 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       moisture: band(1.45, 2.0),
-      sugarConcentration: band(43, 52),
-      firmness: band(0.36, 0.48),
-      sugarPct: band(75, 120),
-      fatPct: band(70, 105),
+      sugarConcentration: band(43, 54),
+      firmness: band(0.32, 0.48),
+      // American pound cakes take as much sugar as flour by the cup: three of each to a pound of fat and six eggs.
+      sugarPct: band(75, 150),
+      fatPct: band(70, 112),
       lift: band(0, 7),
       fluidity: band(1.3, 2.2),
       acidBalance: NEUTRAL,
@@ -98,7 +99,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'butter layer cake',
     basis: 'flour',
     bands: {
-      moisture: band(1.55, 2.35),
+      // Two and a half cups of flour to one and a quarter of milk, as American yellow cakes have it: 2.5.
+      moisture: band(1.55, 2.45),
       sugarConcentration: band(41, 52),
       firmness: band(0.34, 0.54),
       sugarPct: band(80, 125),
@@ -134,12 +136,13 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       moisture: band(1.5, 3.1),
-      sugarConcentration: band(39, 53),
+      // The high end is that of American courgette and pumpkin loaves.
+      sugarConcentration: band(39, 55),
       firmness: band(0.27, 0.52),
       sugarPct: band(75, 190),
       fatPct: band(32, 122),
       lift: band(10, 32),
-      fluidity: band(2.1, 5.6),
+      fluidity: band(2.1, 6),
       acidBalance: NEUTRAL,
       setting: band(1.3, 6),
     },
@@ -150,7 +153,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'loaf, muffin or snack cake',
     basis: 'flour',
     bands: {
-      moisture: band(1.4, 2.9),
+      // The low end is the German stirred cake: twice as much flour as butter, five eggs, half a cup of milk.
+      moisture: band(1.35, 2.9),
       sugarConcentration: band(27, 47),
       firmness: band(0.38, 0.8),
       sugarPct: band(40, 112),
@@ -167,7 +171,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'syrup, honey or spice cake',
     basis: 'flour',
     bands: {
-      moisture: band(1.5, 2.5),
+      // Parkin and its kin hold a spoon of milk and as much syrup as flour: syrup keeps them soft, not water.
+      moisture: band(1.05, 2.5),
       sugarConcentration: band(39, 59),
       firmness: band(0.28, 0.54),
       sugarPct: band(75, 155),
@@ -206,8 +211,9 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       firmness: band(0.3, 0.58),
       sugarPct: band(62, 118),
       fatPct: band(26, 88),
-      lift: band(15, 28),
-      fluidity: band(1.5, 4.2),
+      lift: band(14, 28),
+      // Condensed-milk sponges pour.
+      fluidity: band(1.5, 4.8),
       acidBalance: NEUTRAL,
       setting: band(1.25, 5),
     },
@@ -239,7 +245,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       // The low ends are those of butter-and-almond cakes (equal butter, sugar and almonds to three eggs), the high
       // ends those of egg-foam tortes.
       moisture: band(1.2, 4.2),
-      sugarConcentration: band(38, 55),
+      // The low end is the cake of whole boiled oranges.
+      sugarConcentration: band(32, 55),
       firmness: band(0.2, 0.66),
       sugarPct: band(60, 110),
       lift: band(0, 11),
@@ -275,7 +282,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'crêpe or pancake sheet',
     basis: 'flour',
     bands: {
-      moisture: band(3.6, 6.8),
+      // The high end is the stack of thin sheets: two cups of milk and four eggs to a cup of flour.
+      moisture: band(3.6, 7.8),
       sugarConcentration: band(0, 22),
       sugarPct: band(0, 62),
       fatPct: band(6, 65),
@@ -288,7 +296,7 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     air: 'none',
   },
   pastry: {
-    title: 'pastry with filling',
+    title: 'pastry or rubbed-in dough',
     basis: 'flour',
     bands: { setting: band(0.8, 9) },
     bakeLoss: 0.08,

@@ -47,7 +47,12 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
   for (const { word, says, answers } of CALLED_FOR)
     if (word.test(method) && !lines.some((i) => i && answers(i.id, i.kind)))
       add(says, `The method speaks of ${says}, but no line has any.`, 'caution')
-  const floury = mass.flour > 0.12 * mass.total
+  // A rich fruit cake is more fruit than cake; the cake between it is what needs flour.
+  const fruit = recipe.parts
+    .filter((p) => p.name === part)
+    .flatMap((p) => p.lines)
+    .reduce((grams, l) => (ingredientOf(l.ingredient)?.inclusion ? grams + l.grams.best : grams), 0)
+  const floury = mass.flour > 0.12 * Math.max(0, mass.total - fruit)
   if (floury && family !== 'crepe' && family !== 'pastry') {
     if (mass.sugar < 0.06 * mass.flour) add('sugar', 'There is no sugar to speak of: was it left out?', 'caution')
     if (mass.fat < 0.04 * mass.flour && family !== 'foam') add('fat', 'There is no fat to speak of: was it left out?', 'caution')

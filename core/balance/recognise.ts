@@ -61,7 +61,8 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
     ['flourless-chocolate', Math.max(chocolate * not(floury), dense) * not(box)],
     ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box)],
     ['custard', not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45)],
-    ['pastry', ramp(kinds.pastry / total, 0.2, 0.35)],
+    // Scones, rock buns and rubbed-in biscuits are doughs too stiff for a cake.
+    ['pastry', Math.max(ramp(kinds.pastry / total, 0.2, 0.35), yes(signs.rubbed) * ramp(wet, 1.25, 1))],
     ['crepe', thin * floury * not(box)],
     [
       'foam',
@@ -73,8 +74,8 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
         not(chocolate * not(floury)) *
         not(eggless * 0.5),
     ],
-    ['eggless-raised', eggless * cakey * ramp(gas, 4, 9) * ramp(sugar, 25, 45) * not(thin) * not(syrup > 0.5 ? 0.6 : 0)],
-    ['syrup-spice', cakey * ramp(syrup, 0.25, 0.4) * not(foamy * 0.7)],
+    ['eggless-raised', eggless * cakey * ramp(gas, 4, 9) * ramp(sugar, 25, 45) * not(thin) * not(syrup > 0.5 && !signs.muffin ? 0.6 : 0)],
+    ['syrup-spice', cakey * ramp(syrup, 0.25, 0.4) * not(foamy * 0.7) * not(signs.muffin ? eggless * 0.5 : 0)],
     // A pound cake is carried by creamed air and much egg, and is never runny: a layer cake whose powder was left out is none.
     ['pound', poundLike * ramp(gas, 8.5, 6) * Math.max(creamable, 0.5) * not(foamy)],
     [
