@@ -19,8 +19,8 @@ export interface Variable {
   high: number
   /** Grams away from `start` that cost as much as one tolerance of a ratio. */
   give: number
-  /** Moves with another variable in a fixed ratio. */
-  tie?: { to: string; ratio: number }
+  /** Moves in a fixed ratio with what of another variable is beyond so many grams: those that the recipe had before. */
+  tie?: { to: string; ratio: number; beyond: number }
   /** A package, a whole egg, a pinned line: not to be moved at all. */
   fixed: boolean
   /** What it takes the place of. */

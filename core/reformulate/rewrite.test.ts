@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { aquafaba } from '../swaps/egg/aquafaba'
 import { flaxGel } from '../swaps/egg/flax-gel'
 import { gfBlend } from '../swaps/gluten/gf-blend'
+import { starchGum } from '../swaps/egg/starch-gum'
 import { souredMilkSoda } from '../swaps/egg/soured-milk-soda'
 import { yogurtSoda } from '../swaps/egg/yogurt-soda'
 import { rewriteMethod, type Rewriting } from './rewrite'
@@ -203,5 +204,71 @@ describe('flours that drink slowly, in a creamed batter', () => {
     const steps = method(creamed, { ...yogurt, added: [...yogurt.added!, ...added], changes: [blend] })
     expect(steps.some((s) => /^Sift/.test(s))).toBe(false)
     expect(steps.find((s) => /^Whisk together/.test(s))).toMatch(/210 g .*, ¼ tsp xanthan gum and 1¾ tsp baking powder:/)
+  })
+})
+
+describe('a paragraph with everything in it', () => {
+  const WALNUT =
+    'Separate the eggs. Whisk the yolks with the sugar until pale. Whip the whites stiff and fold in with the nuts and crumbs. Bake at 175 C.'
+
+  it('keeps what has nothing to do with the egg', () => {
+    const steps = method([WALNUT], yogurt)
+    expect(steps).toContain('Fold in the nuts and crumbs.')
+    expect(steps.join('\n')).not.toMatch(/egg|yolk|white|[Ss]eparate/)
+    expect(steps.at(-1)).toBe('Bake at 175 C.')
+  })
+
+  it('is left whole where nothing in it changes', () => {
+    expect(method(['Melt the jam. Sieve it. Brush it over the cold cake.'], yogurt)).toContain(
+      'Melt the jam. Sieve it. Brush it over the cold cake.',
+    )
+  })
+
+  it('puts what is new between mixing and oven', () => {
+    const steps = method(['Mix the dry. Mix the wet. Combine, fold in the berries. Bake at 200 C, 20 minutes.'], yogurt)
+    const at = (words: RegExp) => steps.findIndex((s) => words.test(s))
+    expect(at(/^Stir in the foaming/)).toBe(at(/^Mix the wet/) + 1)
+    expect(at(/^Into the hot oven/)).toBe(at(/^Bake/) - 1)
+  })
+})
+
+describe('sentences that a baker would say', () => {
+  const soured: Partial<Rewriting> = { egg: souredMilkSoda, added: [{ ingredient: 'milk-whole', kitchen: '200 g' }] }
+
+  it.each([
+    ['Add the eggs gradually with the zest.', 'Add the soured milk with the zest, in turns with the flour.'],
+    ['Beat in the eggs, then the vanilla.', 'Beat in the soured milk, in turns with the flour, then the vanilla.'],
+  ])('“%s” becomes “%s”', (given, wanted) => {
+    expect(line(given, soured)).toBe(wanted)
+  })
+
+  it('what stands with the eggs is joined by “and”, not by a second “with”', () => {
+    const more = { ...yogurt, added: [...yogurt.added!, { ingredient: 'soy-milk', kitchen: '60 g' }] }
+    expect(line('Beat the eggs with the sugar.', more)).toMatch(/^Beat the foaming natural yogurt and the so\w+ milk with the sugar\.$/)
+  })
+
+  it('speaks of no liquid where there is none', () => {
+    expect(line('Measure everything into a bowl and beat well.', yogurt)).not.toMatch(/liquid/)
+    expect(method(['Measure everything into a bowl and beat well.'], yogurt).join('\n')).not.toMatch(/with the liquid/)
+  })
+
+  it('what the method never spoke of stands where it always did', () => {
+    const more: Partial<Rewriting> = {
+      replaced: [{ from: 'butter-unsalted', to: 'plant-butter-block' }],
+      added: [{ ingredient: 'plant-butter-block', kitchen: '115 g' }],
+    }
+    expect(method(['Bake at 180 C.'], more)[0]).toMatch(/^Use 115 g .+ where the recipe has unsalted butter\.$/)
+  })
+
+  it('names its gum once', () => {
+    const steps = method(['Beat in the eggs.', 'Fold in the flour.'], {
+      egg: starchGum,
+      added: [
+        { ingredient: 'cornstarch', kitchen: '30 g' },
+        { ingredient: 'water', kitchen: '120 g' },
+        { ingredient: 'xanthan-gum', kitchen: '¼ tsp' },
+      ],
+    })
+    expect(steps.filter((s) => /xanthan/.test(s))).toHaveLength(1)
   })
 })

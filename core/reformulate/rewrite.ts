@@ -44,13 +44,15 @@ const PART_OF_EGG = /\b(?:the\s+)?(?:egg\s+)?(?:yolks?|whites?)\b/gi
 const FOAMING = /\b(whip|whisk|beat)\w*\b[^.;]*\b(thick|ribbon|peaks?|stiff|foam|volume|triple|pale|mousse)\b/i
 const EGG_WORD = /\b(eggs?|yolks?|whites?)\b(?![- ](?:free|replacer))/i
 
-const BAKES = /\b(bake|in the oven|into the (?:hot )?oven)\b/i
+const BAKES = /\b(bake|in the oven|into the (?:hot )?oven)\b|\b\d{3}\s?°?\s?[CF]\b.*\bmin/i
+
+const LIQUID = /\b(?:liquids?|milk|water|juice|coffee|oil|buttermilk|wet)\b/i
 
 /** Fat and sugar beaten to hold air, however it is called. */
-const CREAMS = /\bcream\b(?! cheese)|\bbeat\b[^.]*\b(?:butter|margarine|spread|sticks|sugar)\b[^.]*\b(?:pale|light|fluffy|creamy)\b/i
-const FLOUR = /\bflours?\b|\bdry (?:things|ingredients|mix(?:ture)?)\b/i
+const CREAMS = /\bcream\b(?! cheese| of\b)|\bbeat\b[^.]*\b(?:butter|margarine|spread|sticks|sugar)\b[^.]*\b(?:pale|light|fluffy|creamy)\b/i
+const FLOUR = /\bflours?\b|\bthe dry\b|\bdry (?:things|ingredients|mix(?:ture)?)\b/i
 const INTO_TIN =
-  /\b(?:spread|scrape|pour|spoon|divide|tip|turn|fill|put|smooth|transfer)\w*\b[^.]*\b(?:tins?|pans?|cases?|moulds?|dish)\b|\binto (?:the |a |two |its )?(?:\w+ )?(?:tins?|pans?|cases?)\b/i
+  /\b(?:spread|scrape|pour|spoon|divide|tip|turn|fill|put|smooth|transfer)\w*\b[^.]*\b(?:tins?|pans?|cases?|moulds?|dish|springform)\b|\binto (?:the |a |two |its )?(?:\w+ )?(?:tins?|pans?|cases?|springform)\b/i
 
 /** Whether a step takes the batter out of its bowl: into the tin, or straight to the oven. */
 const leavesBowl = (text: string): boolean => INTO_TIN.test(text) || BAKES.test(text)
@@ -61,10 +63,21 @@ function mixedFirst(method: readonly string[]): boolean {
   return flourAt >= 0 && method.some((t, i) => i > flourAt && leavesBowl(t))
 }
 
+const SEPARATES = /^separate\b[^.,;]*\b(?:eggs?|yolks?|whites?)\b[^.,;]*\.?$/i
+/** What is folded in along with a foam that is no more: "whip the whites and fold in with the nuts" leaves the nuts. */
+function foldedIn(text: string): string {
+  const what = /\bfold\b(?:\s+(?:them|it|this|these|in|into|the whites))*\s+(?:with|together with)\s+(?:the\s+)?([^.;]+)/i.exec(text)?.[1]
+  return what && !EGG_WORD.test(what) ? `Fold in the ${what.trim()}.` : ''
+}
+
+/** Where the flour takes turns with what is beaten in: behind what goes in along with it, such as zest. */
+const TURNS = '\uE002'
+const IN_TURNS = /\uE002( with (?:the )?[a-z]+(?: [a-z]+)?)?(?=[,.;]|$)/i
+
 /** Where one sentence ends and the next begins. */
-const SENTENCES = /(?<=[.!])\s+(?=[A-Z])/
-/** A paragraph in which eggs, or flour and tin, are one of several things is taken apart: what changes must not take the rest along. */
-const apart = (text: string): string[] => (EGG_WORD.test(text) || (FLOUR.test(text) && leavesBowl(text)) ? text.split(SENTENCES) : [text])
+const SENTENCES = /(?<=[.!])\s+(?=[A-Z\d])/
+/** A paragraph in which eggs or the tin are one of several things is taken apart: what changes must not take the rest along. */
+const apart = (text: string): string[] => (EGG_WORD.test(text) || leavesBowl(text) ? text.split(SENTENCES) : [text])
 
 const capital = (s: string): string => s.replace(/^./, (c) => c.toUpperCase())
 
@@ -172,25 +185,34 @@ export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
     // Names that were put in are held back, or "milk" would be found again inside "soy milk".
     const held: string[] = []
     const hold = (words: string) => `\uE000${held.push(words) - 1}\uE001`
+    // Nothing is left to part.
+    if (school && SEPARATES.test(now)) continue
     if (school && EGG_WORD.test(now)) {
       const called = fill(school.calledInMethod)
       if (FOAMING.test(now) && !school.foams) {
         now = eggPlaced
-          ? ''
+          ? foldedIn(now)
           : `Whisk ${called}${withLiquid.replace(' with', ' and')} with the sugar until the sugar has dissolved, a minute or two: there is no foam to build.`
         reasons.push('Only egg (or bean-can liquid) whips to a foam; here the leavener lifts.')
       } else {
         let first = !eggPlaced
-        const put = () => {
-          const said = first ? called + withLiquid : 'it'
+        const put = (match: string, at: number, all: string) => {
+          const follows = all.slice(at + match.length)
+          // "with the sugar" stands behind it already.
+          const liquid = /^ with\b/.test(follows) ? withLiquid.replace(' with', ' and') : withLiquid
+          const said = first ? called + liquid : 'it'
           // Only where it is beaten into something that is creamed, and the flour has no turn there yet.
           const turns =
             first && (school.inTurns || lateSoda) && /\b(?:beat|add|stir)\b/i.test(text) && !/\b(?:flour|until|turns)\b/i.test(text)
           first = false
           if (turns) someFlourIn = true
-          return hold(turns ? `${said}, in turns with the flour` : said)
+          return hold(said) + (turns ? TURNS : '')
         }
-        now = now.replace(EGG_PHRASE, put).replace(PART_OF_EGG, put)
+        now = now
+          .replace(EGG_PHRASE, put)
+          .replace(PART_OF_EGG, put)
+          .replace(IN_TURNS, (_, along = '') => `${along}, in turns with the flour`)
+          .replace(TURNS, ', in turns with the flour')
         reasons.push(`${capital(called)} takes the place of the eggs.`)
       }
       eggPlaced = true
@@ -333,12 +355,19 @@ export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
       changed: true,
       why: 'Spread evenly, it works evenly.',
     })
-  if (school && !eggPlaced && carrier)
-    last.unshift({
-      text: `Stir in ${fill(school.calledInMethod)}${withLiquid || ' with the liquid'}.`,
+  if (school && !eggPlaced && carrier) {
+    const called = fill(school.calledInMethod)
+    const along = withLiquid || (LIQUID.test(method.join(' ')) ? ' with the liquid' : '')
+    const step = {
+      text: school.foams ? `Fold in ${called}${withLiquid}.` : `Stir in ${called}${along}.`,
       changed: true,
       why: 'It takes the place of the eggs.',
-    })
+    }
+    // "Mix the wet": that is where the eggs went.
+    const wetAt = steps.findIndex((s) => /\b(?:the )?wet\b/i.test(s.text) && !FLOUR.test(s.text) && !leavesBowl(s.text))
+    if (wetAt >= 0 && !school.foams) steps.splice(wetAt + 1, 0, step)
+    else last.unshift(step)
+  }
   const untold = r.added.filter((a) => !spokenOf.has(a.ingredient) && !mentioned(told(), a.ingredient, r.region))
   const isDry = (id: string) => ['flour', 'sugar', 'sweetener', 'cocoa', 'mix'].includes(need(id).kind)
   const tell = (ids: string[], text: (list: string) => string) => {
@@ -350,7 +379,11 @@ export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
     ids.filter((id) => need(id).kind === 'nut'),
     (what) => `Fold in ${what} at the end.`,
   )
-  const wet = ids.filter((id) => !isDry(id) && need(id).kind !== 'nut')
+  // What the method never spoke of was put in somewhere all the same: what stands in for it goes there too.
+  const silent = r.replaced.filter((x) => ids.includes(x.to) && !isDry(x.to) && need(x.to).kind !== 'nut')
+  for (const { from, to } of silent)
+    before.push({ text: `Use ${said(to)} where the recipe has ${name(from)}.`, changed: true, why: 'New in this mix.' })
+  const wet = ids.filter((id) => !isDry(id) && need(id).kind !== 'nut' && !silent.some((x) => x.to === id))
   // What is wet goes in before the flour is folded in, where the method has such a place.
   const foldAt = steps.findIndex((s) => FLOUR.test(s.text) && !INTO_TIN.test(s.text))
   if (wet.length && foldAt > 0) steps.splice(foldAt, 0, { text: `Stir in ${list(wet)}.`, changed: true, why: 'New in this mix.' })
@@ -363,7 +396,7 @@ export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
     })
   // The last time that baking is spoken of: a line at the head may say it too.
   const bakeAt = steps.findLastIndex(
-    (s) => /\b(bake|into the oven|oven)\b/i.test(s.text) && !/preheat|heat the oven|set the oven/i.test(s.text),
+    (s) => (BAKES.test(s.text) || /\boven\b/i.test(s.text)) && !/preheat|heat the oven|set the oven/i.test(s.text),
   )
   const cut = bakeAt < 0 ? steps.length : bakeAt
   // A batter that must rest cannot wait once its soda is wet: it rests first.

@@ -50,7 +50,9 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     )
     const menu = (within.length ? within : list.slice(0, 1)).filter((m) => m.grams >= leastWorth(v))
     if (!menu.length) menu.push({ grams: 0, text: '', fuss: 0 })
-    if (v.from > 0) menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
+    // What it was is no choice where more of it must be: starch that now sets for the eggs as well.
+    if (v.from > 0 && v.from >= v.low * 0.999 && v.from <= v.high + 0.05)
+      menu.unshift({ grams: v.from, text: '', fuss: -KEEP_WORTH / FUSS_COST })
     if (v.from === 0 && v.low <= 0 && !v.tie) menu.push({ grams: 0, text: '', fuss: 0 })
     return menu
   }
@@ -85,7 +87,7 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
     variables.reduce((sum, v, i) => {
       if (!v.tie) return sum
       const leader = variables.findIndex((x) => x.key === v.tie!.to)
-      const wanted = grams[leader]! * v.tie.ratio
+      const wanted = Math.max(0, grams[leader]! - v.tie.beyond) * v.tie.ratio
       return wanted > 0 ? sum + ((grams[i]! - wanted) / (0.2 * wanted)) ** 2 : sum
     }, 0)
   const cost = () => objective(problem, grams) + fuss() + tieCost()

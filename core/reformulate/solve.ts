@@ -33,6 +33,7 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
   // Columns: free, untied variables; tied ones ride on their leader.
   const column = new Int32Array(variables.length).fill(-1)
   const ratio = new Float64Array(variables.length).fill(1)
+  const offset = new Float64Array(variables.length)
   const settled = new Float64Array(variables.length)
   let columns = 0
   variables.forEach((v, i) => {
@@ -46,7 +47,8 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
     if (column[leader]! >= 0) {
       column[i] = column[leader]!
       ratio[i] = v.tie.ratio
-    } else settled[i] = settled[leader]! * v.tie.ratio
+      offset[i] = -v.tie.ratio * v.tie.beyond
+    } else settled[i] = Math.max(0, settled[leader]! - v.tie.beyond) * v.tie.ratio
   })
   const hinges = rows.filter((r) => r.kind === 'hinge')
   const byKey = new Map<string, number>()
@@ -71,8 +73,10 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
     const c = new Float64Array(n)
     let k = constant
     for (let i = 0; i < variables.length; i++) {
-      if (column[i]! >= 0) c[column[i]!]! += coefficients[i]! * ratio[i]!
-      else k += coefficients[i]! * settled[i]!
+      if (column[i]! >= 0) {
+        c[column[i]!]! += coefficients[i]! * ratio[i]!
+        k += coefficients[i]! * offset[i]!
+      } else k += coefficients[i]! * settled[i]!
     }
     return { c, k }
   }
@@ -147,6 +151,6 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
   if (result.message) return undefined
   const grams = new Float64Array(variables.length)
   for (let i = 0; i < variables.length; i++)
-    grams[i] = column[i]! >= 0 ? Math.max(0, result.solution[column[i]! + 1]! * ratio[i]!) : settled[i]!
+    grams[i] = column[i]! >= 0 ? Math.max(0, result.solution[column[i]! + 1]! * ratio[i]! + offset[i]!) : settled[i]!
   return grams
 }

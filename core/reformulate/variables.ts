@@ -53,7 +53,7 @@ const isThinLiquid = (i: Ingredient): boolean =>
   i.kind === 'water' ||
   ((i.kind === 'dairy' || i.kind === 'plant-dairy') &&
     (i.per100.acid ?? 0) <= 3 &&
-    !/cream|cheese|mascarpone|ricotta|tofu|condensed|powder/.test(i.id))
+    !/cream|cheese|mascarpone|ricotta|paneer|khoya|tofu|condensed|powder/.test(i.id))
 
 /** Batters that a spoon of milk loosens; cheese and custard only get wetter. */
 const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe'].includes(family)
@@ -87,7 +87,7 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
     case 'dairy':
     case 'plant-dairy':
       // Cheese is bought by the brick and is what the cake is made of.
-      if (/cheese|mascarpone|ricotta|quark/.test(i.id)) return still
+      if (/cheese|mascarpone|ricotta|quark|paneer|khoya/.test(i.id)) return still
       if (!isThinLiquid(i)) return share(0.6, 1.4, 0.2)
       return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
     case 'leavener':
@@ -146,14 +146,14 @@ export function draft(
   ): Variable => {
     const has = byIngredient.get(ingredient.id)
     if (has && !tie && !has.tie) {
-      if (!has.fixed) {
-        has.start = has.start + start
-        has.low = has.low + low
-        has.high = Math.max(has.high, has.from) + high
-        has.give = Math.max(has.give, give)
-        has.replaces.push(...replaces)
-        has.why.push(...why)
-      }
+      // Starch that would stay as it is must still take what is put to it.
+      has.fixed = false
+      has.start = has.start + start
+      has.low = has.low + low
+      has.high = Math.max(has.high, has.from) + high
+      has.give = Math.max(has.give, give)
+      has.replaces.push(...replaces)
+      has.why.push(...why)
       return has
     }
     return add({ key: `+${ingredient.id}${tie ? `@${tie.to}` : ''}`, ingredient, from: 0, start, low, high, give, tie, replaces, why })
@@ -227,7 +227,7 @@ export function draft(
           Math.max(1, 0.3 * usual * held * t.ratio),
           eggs,
           [{ code: 'goes-with', message: `goes with the ${carrier.names[0]}` }],
-          { to: leader.key, ratio: t.ratio },
+          { to: leader.key, ratio: t.ratio, beyond: leader.from },
         )
         acid += ((tied.per100.acid ?? 0) / 100) * usual * held * t.ratio
       }

@@ -3,7 +3,7 @@ import type { School } from '../school'
 export const replacerPowder: School = {
   id: 'replacer-powder',
   slot: 'egg',
-  notFor: ['foam-butter-icing'],
+  notFor: ['foam-butter-icing', 'pastry-cream'],
   title: 'Egg-replacer powder',
   // Labels: 1½ tsp (5 g) powder and 2–3 tbsp water an egg.
   brings: [{ any: ['egg-replacer-powder'], per: [3.5, 5, 7], with: [{ any: ['water'], ratio: 7 }] }],
