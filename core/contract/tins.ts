@@ -2,7 +2,7 @@ import { lessonFor, type Lessons } from '../bakebook/lessons'
 import { balanceOf } from '../balance/balance'
 import type { CakeFamily } from '../balance/families'
 import { ingredientOf, packageGrams } from '../pantry/pantry'
-import type { Recipe, Tin } from '../recipe/recipe'
+import type { Line, Recipe, Tin } from '../recipe/recipe'
 import { readTin } from '../recipe/tin'
 import { usualBatter, type Batter } from '../oven/batter'
 import type { OvenSetting } from '../oven/bake'
@@ -51,20 +51,38 @@ const tinWords = (t: Tin): string => {
 interface Known {
   batter: Batter
   fluidity?: number
+  /** Share of it that is dried fruit. */
+  dried: number
 }
 
 /** The batter of a request: from its recipe, or a usual one of its family. */
 function known(request: BatterRequest): Known {
   if (!request.recipe) {
     if (!request.family) throw new Refusal('bad-request', 'Say which family of cake it is, or give the recipe.', 'family')
-    return { batter: usualBatter(request.family, request.batterGrams!) }
+    return { batter: usualBatter(request.family, request.batterGrams!), dried: 0 }
   }
   const balance = balanceOf(request.recipe, request.family, request.altitudeM)
   const lines = request.recipe.parts.filter((p) => p.role === 'batter').flatMap((p) => p.lines)
   const glutenFree = !lines.some((l) => ingredientOf(l.ingredient)?.contains?.includes('gluten'))
   const grams = balance.metrics.batterGrams
   if (!(grams > 0)) throw new Refusal('empty-recipe', 'Nothing in this recipe weighs anything yet: there is no batter to bake.', 'recipe')
-  return { batter: batterOf(balance, grams, glutenFree), fluidity: balance.metrics.fluidity }
+  return {
+    batter: batterOf(balance, grams, glutenFree, piecesIn(lines)),
+    fluidity: balance.metrics.fluidity,
+    dried: piecesIn(lines, MOST_DRY),
+  }
+}
+
+/** Fruit that is sold dried holds less water than this, g in 100. */
+const MOST_DRY = 35
+/** Fruit and nuts that stay whole, as a share of a batter's mass; fruit of no more water than that alone, where it is said. */
+function piecesIn(lines: readonly Line[], mostWater?: number): number {
+  const sum = (some: readonly Line[]) => some.reduce((g, l) => g + l.grams.best, 0)
+  const whole = lines.filter((l) => {
+    const i = ingredientOf(l.ingredient)
+    return i?.inclusion && (mostWater === undefined || (i.kind === 'fruit' && (i.per100.water ?? 0) < mostWater))
+  })
+  return sum(whole) / Math.max(1, sum(lines))
 }
 
 /** Batter into tins: verb `tin`. */
@@ -103,7 +121,7 @@ export function answerBake(
     learned?: Lessons
   },
 ): BakeAnswer {
-  const { batter } = known(request)
+  const { batter, dried } = known(request)
   const tins = request.tin !== undefined ? [tinOf(request.tin, 'tin')] : (request.recipe?.tins.filter((t) => sectionOf(t)) ?? [])
   if (!tins.length) throw new Refusal('bad-request', 'Say which tin it bakes in.', 'tin')
   const set = request.oven ?? ovenOf(request.recipe)
@@ -127,16 +145,35 @@ export function answerBake(
     evaporation: request.physics.evaporation,
     expansion: request.physics.expansion,
   })
-  const answer = asTaught(predicted, request.learned, batter.family)
+  const wrapped = wrappedFor(dried)
+  const answer = asTaught(drawnOut(predicted, wrapped), request.learned, batter.family)
+  if (wrapped > 1)
+    answer.notes = [
+      {
+        code: 'fruit-laden',
+        message:
+          'More fruit than cake: the minutes are those of a tin lined and wrapped in double paper, as such cakes are baked. Go by the skewer; unwrapped it is done much sooner, and dry outside.',
+      },
+      ...answer.notes,
+    ]
   if (batches.count < 2 || set.mode === 'stovetop') return answer
   const message = whileItWaits(batter.family, batches, answer.minutes?.best ?? 30)
   return { ...answer, notes: [{ code: 'second-batch', message }, ...answer.notes] }
 }
 
+/**
+ * Rich fruit cakes bake about 1.9 times as long as their matter would take in a bare tin (15 to 30 cm at 140 °C: usual
+ * 2 3/4 to 6 hours): double paper round and over them keeps the heat out, and they are baked past set, to keep.
+ */
+const WRAPPED = 1.9
+const LADEN = [0.32, 0.48] as const
+const wrappedFor = (dried: number): number => 1 + (WRAPPED - 1) * Math.min(1, Math.max(0, (dried - LADEN[0]) / (LADEN[1] - LADEN[0])))
+
 /** A prediction with its time drawn out or drawn in, and its height, as this kitchen has taught. */
-function asTaught(bake: BakeAnswer, lessons: Lessons | undefined, family: string): BakeAnswer {
-  const by = lessonFor(lessons?.minutes, family, 1)
-  const rise = lessonFor(lessons?.rise, family, 1)
+const asTaught = (bake: BakeAnswer, lessons: Lessons | undefined, family: string): BakeAnswer =>
+  drawnOut(bake, lessonFor(lessons?.minutes, family, 1), lessonFor(lessons?.rise, family, 1))
+
+function drawnOut(bake: BakeAnswer, by: number, rise = 1): BakeAnswer {
   if (by === 1 && rise === 1) return bake
   const { minutes } = bake
   return {
