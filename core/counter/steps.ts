@@ -1,3 +1,4 @@
+import { HEATS_OVEN } from '../recipe/words'
 import { balanceOf } from '../balance/balance'
 import type { Family } from '../balance/families'
 import { cautionsFor, cautionsInStep, type Caution } from '../care/cautions'
@@ -77,12 +78,14 @@ const MOST_SHARE = 0.05
 /** Parts that the method never speaks of get a sentence, so that nothing stays in the cupboard. */
 function spokenFor(recipe: Recipe): Recipe {
   const method = recipe.method.filter((m) => m.trim())
-  const bakedAt = method.findIndex((m) => /\b(bake|into the (hot )?oven|in the oven)\b/i.test(m) && !/\b(preheat|heat the oven)\b/i.test(m))
+  // A paragraph tells of the cake and of what goes on it in one breath.
+  const sentences = method.flatMap((m) => m.split(/(?<=[.!])\s+(?=[A-Z])/))
+  const bakedAt = sentences.findIndex((m) => /\b(bake|into the (hot )?oven|in the oven)\b/i.test(m) && !HEATS_OVEN.test(m))
   const before = method.length ? [] : recipe.parts.filter((p) => ['batter', 'crust'].includes(p.role) && p.lines.length)
   const after = recipe.parts.filter((p) => {
     if (['batter', 'crust'].includes(p.role) || !p.lines.length) return false
     const name = p.name.toLowerCase().replace(/^(for )?the /, '')
-    const about = bakedAt < 0 ? [] : method.slice(bakedAt)
+    const about = bakedAt < 0 ? [] : sentences.slice(bakedAt + 1)
     return (
       !method.some((m) => name.length > 2 && m.toLowerCase().includes(name)) &&
       !p.lines.some((l) => about.some((m) => wordsFor(l)?.test(m)))

@@ -1,3 +1,4 @@
+import { HEATS_OVEN } from '../recipe/words'
 import type { Ingredient, Kind } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
 import type { Line, Recipe, Role } from '../recipe/recipe'
@@ -156,7 +157,7 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
   sentences.forEach((s, n) => {
     if (!s.mixes && !s.baked && !/\b(grease|dust|line)\b/i.test(s.text) && !left.some((o) => open.has(o) && o.words?.test(s.text))) return
     // "Grease the tin with butter" uses no butter of the mix.
-    if (/\b(grease|line|dust|heat the oven|preheat)\b/i.test(s.text) && !s.mixes) return
+    if ((/\b(grease|line|dust)\b/i.test(s.text) || HEATS_OVEN.test(s.text)) && !s.mixes) return
     const parts = partsFor(s)
     const taken = new Set<string>()
     for (const part of parts) {

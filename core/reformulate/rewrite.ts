@@ -1,3 +1,4 @@
+import { HEATS_OVEN } from '../recipe/words'
 import { nameOf, need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
 import type { ChangeSchool } from '../swaps/change'
@@ -395,9 +396,7 @@ export function rewriteMethod(given: readonly string[], r: Rewriting): Step[] {
       why: 'The soda works as soon as it is wet, and its gas does not wait.',
     })
   // The last time that baking is spoken of: a line at the head may say it too.
-  const bakeAt = steps.findLastIndex(
-    (s) => (BAKES.test(s.text) || /\boven\b/i.test(s.text)) && !/preheat|heat the oven|set the oven/i.test(s.text),
-  )
+  const bakeAt = steps.findLastIndex((s) => (BAKES.test(s.text) || /\boven\b/i.test(s.text)) && !HEATS_OVEN.test(s.text))
   const cut = bakeAt < 0 ? steps.length : bakeAt
   // A batter that must rest cannot wait once its soda is wet: it rests first.
   const rest = last.findIndex((s) => /stand for 20 to 30/.test(s.text))

@@ -1,3 +1,4 @@
+import { HEATS_OVEN } from '../recipe/words'
 import type { Recipe } from '../recipe/recipe'
 import { methodSigns } from '../balance/method'
 import type { Activity } from './activity'
@@ -13,13 +14,13 @@ interface Kind {
   mixing?: boolean
 }
 const KINDS: readonly Kind[] = [
-  { any: /\b(pre-?heat|heat (the|your) oven|set the oven|turn on the oven)\b/i, minutes: [12, 18, 25], handsOn: false, needs: ['oven'] },
+  { any: HEATS_OVEN, minutes: [12, 18, 25], handsOn: false, needs: ['oven'] },
   { any: /\b(overnight)\b/i, minutes: [360, 480, 900], handsOn: false, needs: ['fridge'], better: 720 },
   { any: /\b(freez\w+|in the freezer)\b/i, minutes: [30, 60, 120], handsOn: false, needs: ['freezer'] },
   { any: /\b(chill|refrigerat\w+|in the fridge|fridge)\b/i, minutes: [30, 60, 180], handsOn: false, needs: ['fridge'], better: 120 },
   { any: /\b(bake|into the (hot )?oven|in the oven)\b/i, minutes: [20, 30, 40], handsOn: false, needs: ['oven'] },
   { any: /\b(steam)\b/i, minutes: [30, 40, 50], handsOn: false, needs: ['hob'] },
-  { any: /\b(fry|crêpe pan|on the pan|each side)\b/i, minutes: [20, 30, 45], handsOn: true, needs: ['hob'] },
+  { any: /\b(fry|cr[eê]pe pan|frying pan|skillet|griddle|on the pan|each side)\b/i, minutes: [20, 30, 45], handsOn: true, needs: ['hob'] },
   { any: /\b(boil|simmer|cook|reduce|melt|dissolve|heat|warm)\b/i, minutes: [4, 8, 15], handsOn: true, needs: ['hob'] },
   {
     any: /\b(whip|whisk|beat)\b.*\b(egg|white|aquafaba|foam|peaks|ribbon|thick|volume|cream)\b/i,
@@ -186,7 +187,8 @@ export function activitiesOf(recipe: Recipe, options: MethodOptions): Activity[]
       if (kind.mixing) firstMixing ??= id(n)
     }
   }
-  if (!baked && recipe.parts.some((p) => p.role === 'batter')) bakeStep('bake', `Bake at ${oven.celsius} °C`, null)
+  // Thin sheets are cooked in a pan.
+  if (!baked && !signs.crepe && recipe.parts.some((p) => p.role === 'batter')) bakeStep('bake', `Bake at ${oven.celsius} °C`, null)
   const soft = recipe.parts.some((p) => p.lines.some((l) => /\bsoft/i.test(l.text) && /butter|block|cream-cheese/.test(l.ingredient ?? '')))
   if (soft && firstMixing) {
     list.push({
