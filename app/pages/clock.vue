@@ -190,17 +190,13 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
       <p v-for="h in plan.holding" :key="h.bake" class="small" :class="{ look: h.minutes > 120 }">{{ h.message }}</p>
     </section>
 
-    <footer class="panel verdict" aria-live="polite" :class="{ bad: plan?.conflicts.length }">
-      <div class="words">
-        <p class="headline">{{ headline }}</p>
-        <p class="small">{{ detail }}</p>
-      </div>
-      <div v-if="plan" class="actions">
+    <VerdictFoot :headline="headline" :detail="detail" :bad="!!plan?.conflicts.length">
+      <template v-if="plan">
         <button v-if="heldAndStuck" class="push" type="button" @click="clock.letGo(heldAndStuck)">Let it go where it fits</button>
         <button class="push" type="button" @click="clock.late()">I’m running late</button>
         <button class="push main" type="button" @click="shopping = true">To buy</button>
-      </div>
-    </footer>
+      </template>
+    </VerdictFoot>
 
     <div v-if="plan && !plan.conflicts.length" class="below">
       <section class="panel agenda" aria-labelledby="agenda-title">
@@ -369,29 +365,6 @@ h3 {
   text-align: center;
   font-size: 1.2rem;
 }
-.verdict {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  padding: 12px 18px;
-}
-.verdict.bad {
-  background: var(--butter-soft);
-}
-.words {
-  flex: 1;
-  min-width: 0;
-}
-.headline {
-  font-family: var(--display);
-  font-weight: 700;
-  font-size: 1.3rem;
-  line-height: 1.2;
-}
-.actions {
-  display: flex;
-  gap: 10px;
-}
 .below {
   display: grid;
   grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
@@ -461,25 +434,10 @@ h3 {
   .head {
     order: -2;
   }
-  .verdict {
-    order: -1;
-    flex-wrap: wrap;
-  }
-  .words {
-    flex-basis: 100%;
-  }
-  .actions {
-    width: 100%;
-  }
-  .actions .push {
-    flex: 1;
-    padding: 0 10px;
-  }
 }
 @media print {
   .head select,
   .bake .plain,
-  .actions,
   .files,
   .agenda input {
     display: none;

@@ -151,10 +151,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
 </script>
 
 <template>
-  <p v-if="missing" class="panel lost">
-    There is no such recipe on this shelf: it may have been removed, or the link is from another browser.
-    <NuxtLink class="push" to="/">To the shelf</NuxtLink>
-  </p>
+  <LostRecipe v-if="missing" />
   <div v-else-if="bench.version" class="bench">
     <div class="stage">
       <header class="panel head">
@@ -304,20 +301,16 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       </div>
     </div>
 
-    <footer class="panel verdict" :class="verdict.tone" aria-live="polite">
-      <div class="words">
-        <p class="headline">{{ verdict.headline }}</p>
-        <p class="small">{{ verdict.detail }}</p>
-      </div>
-      <div v-if="labels.length" class="look small labels">
-        <strong>{{ labels.length === 1 ? 'Read the label of' : `Read ${labels.length} labels` }}</strong>
-        <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}</span>
-      </div>
-      <div class="actions">
-        <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
-        <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
-      </div>
-    </footer>
+    <VerdictFoot class="foot" :class="verdict.tone" stays :headline="verdict.headline" :detail="verdict.detail">
+      <template v-if="labels.length" #beside>
+        <div class="look small labels">
+          <strong>{{ labels.length === 1 ? 'Read the label of' : `Read ${labels.length} labels` }}</strong>
+          <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}</span>
+        </div>
+      </template>
+      <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
+      <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
+    </VerdictFoot>
 
     <TextEditor v-model="asText" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
     <VersionSheet v-model="line" :versions="family" :current="bench.version.id" @compare="versionsApart = true" />
@@ -342,16 +335,11 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
 .stage {
   display: contents;
 }
-.verdict {
+.bench .foot {
   order: 1;
 }
 .below {
   order: 2;
-}
-.lost {
-  display: flex;
-  gap: 14px;
-  align-items: center;
 }
 .head {
   display: flex;
@@ -432,40 +420,24 @@ h1 {
     height: max(440px, calc(100vh - 308px));
   }
 }
-.verdict {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  position: sticky;
-  bottom: 8px;
-  z-index: 5;
-  padding: 12px 18px;
-}
-.words {
-  flex: 1;
-  min-width: 0;
-}
-.headline {
-  font-family: var(--display);
-  font-weight: 700;
+.bench .foot :deep(.headline) {
   font-size: 1.18rem;
-  line-height: 1.2;
 }
-.verdict.look,
-.verdict.stop {
+.bench .foot.look,
+.bench .foot.stop {
   background: var(--enamel);
   border: 2px solid var(--rim);
 }
-.verdict.look .headline {
+.bench .foot.look :deep(.headline) {
   text-decoration: underline;
   text-decoration-color: var(--butter);
   text-decoration-thickness: 4px;
   text-underline-offset: 4px;
 }
-.verdict.stop .headline {
+.bench .foot.stop :deep(.headline) {
   color: var(--beet);
 }
-.words .small {
+.bench .foot :deep(.detail) {
   display: -webkit-box;
   -webkit-line-clamp: 2;
   line-clamp: 2;
@@ -485,10 +457,6 @@ h1 {
 }
 .labels strong {
   display: block;
-}
-.actions {
-  display: flex;
-  gap: 10px;
 }
 .below {
   display: grid;
@@ -580,10 +548,10 @@ h1 {
   .steps {
     flex-direction: column;
   }
-  .verdict {
-    position: static;
+  .bench .foot {
+    order: 1;
     flex: none;
-    flex-direction: column;
+    flex-flow: column nowrap;
     align-items: stretch;
     gap: 8px;
     padding: 10px 14px;
@@ -591,14 +559,17 @@ h1 {
   .labels {
     max-width: none;
   }
-  .actions .push {
+  .bench .foot :deep(.words) {
+    flex-basis: auto;
+  }
+  .bench .foot .push {
     flex: 1 1 auto;
     min-width: 0;
     padding: 0 12px;
   }
 }
 @media (max-width: 43.75em) {
-  .words .small {
+  .bench .foot :deep(.detail) {
     -webkit-line-clamp: 1;
     line-clamp: 1;
   }

@@ -53,15 +53,6 @@ const cold = computed(() => step.value?.kind === 'bake' && reminders.value.some(
 const timerHere = computed(() => session.value?.timers.filter((t) => t.step === step.value?.id).at(-1) ?? null)
 const stands = computed(() => (timerHere.value ? standing(timerHere.value, now.value) : null))
 const inOven = computed(() => step.value?.kind === 'bake' && counter.inOven !== null)
-const spoons = computed(() => session.value?.spoons.length ?? 0)
-const fluidity = computed(() => counter.moved?.now.metrics.fluidity)
-const warned = computed(() =>
-  counter.moved
-    ? counter.moved.now.findings.filter(
-        (f) => f.severity !== 'note' && !counter.moved!.before.findings.some((b) => b.code === f.code && b.severity === f.severity),
-      )
-    : [],
-)
 const short = (text: string) =>
   (text.length > 46 ? `${text.slice(0, 44).replace(/\s+\S*$/, '')}…` : text).replace(/[.…]*$/, (e) => (e.includes('…') ? '…' : ''))
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
@@ -130,51 +121,12 @@ useIntervalFn(() => {
 </script>
 
 <template>
-  <p v-if="missing" class="panel lost">
-    There is no such recipe on this shelf: it may have been removed, or the link is from another browser.
-    <NuxtLink class="push" to="/">To the shelf</NuxtLink>
-  </p>
+  <LostRecipe v-if="missing" />
   <div v-else-if="counter.version && counter.answer" ref="root" class="counter">
-    <section v-if="!session" class="panel start" aria-labelledby="start-title">
-      <h1 id="start-title">{{ counter.version.recipe.title }}</h1>
-      <p class="quiet">{{ counter.version.name }} · {{ counter.steps.length }} steps</p>
-      <div v-if="counter.grave.length" class="look">
-        <h2>Read this first</h2>
-        <ul>
-          <li v-for="c in counter.grave" :key="c.code">
-            {{ c.text }} <span class="small">Check with {{ c.checkWith }}.</span>
-          </li>
-        </ul>
-      </div>
-      <ol class="first">
-        <li v-for="s in counter.steps" :key="s.id">{{ s.text }}</li>
-      </ol>
-      <div class="foot">
-        <button class="push main huge" type="button" @click="counter.begin()">
-          {{ counter.grave.length ? 'I have read it: begin' : 'Begin' }}
-        </button>
-      </div>
-    </section>
+    <CounterStart v-if="!session" />
 
     <template v-else-if="step">
-      <nav v-if="!narrow || list" class="panel rail" aria-label="Steps">
-        <h2>{{ counter.version.recipe.title }}</h2>
-        <ol>
-          <li v-for="(s, i) in counter.steps" :key="s.id">
-            <button
-              class="plain"
-              type="button"
-              :class="{ here: i === at, done: i < at }"
-              :aria-current="i === at ? 'step' : undefined"
-              @click="jump(i)"
-            >
-              <span class="n" aria-hidden="true">{{ i < at ? '✓' : i + 1 }}</span>
-              <span>{{ short(s.text) }}</span>
-            </button>
-          </li>
-        </ol>
-        <button class="push" type="button" @click="counter.giveUp()">Stop this bake</button>
-      </nav>
+      <StepRail v-if="!narrow || list" :at="at" :short="short" @jump="jump" />
 
       <div class="middle">
         <section class="panel page" aria-labelledby="step-title">
@@ -241,24 +193,7 @@ useIntervalFn(() => {
             <button class="push huge" type="button" @click="time">Start the clock: {{ step.minutes.best }} min</button>
           </div>
 
-          <div v-if="step.look" class="look should">
-            <p>
-              <strong>{{ step.kind === 'bake' ? 'Done when:' : 'Should look like:' }}</strong> {{ step.look.look }}
-            </p>
-            <p class="small">{{ step.look.ifNot }}</p>
-            <div v-if="step.ready && counter.answer.spoon" class="spoons">
-              <button class="push" type="button" @click="counter.spoon(1)">+ 1 tbsp {{ counter.answer.spoon.name }}</button>
-              <button v-if="spoons" class="chip" type="button" @click="counter.spoon(-1)">take one back</button>
-              <span v-if="spoons" role="status"
-                ><b>{{ spoons }}</b> added<template v-if="spoons > counter.answer.spoon.most">: more than this batter bears</template
-                ><template v-if="fluidity !== undefined && counter.moved">
-                  · flows {{ counter.moved.before.metrics.fluidity?.toFixed(2) }} → {{ fluidity.toFixed(2) }}, moist
-                  {{ counter.moved.before.metrics.moisture?.toFixed(2) }} → {{ counter.moved.now.metrics.moisture?.toFixed(2) }}</template
-                ></span
-              >
-            </div>
-            <p v-for="f in warned" :key="f.code" class="beet">{{ f.message }}</p>
-          </div>
+          <StepLook v-if="step.look" :step="step" :look="step.look" />
           <p v-for="c in step.cautions" :key="c.code" class="look small">{{ c.text }} Check with {{ c.checkWith }}.</p>
         </section>
         <footer class="go">
@@ -311,71 +246,6 @@ useIntervalFn(() => {
   gap: 12px;
   height: calc(100dvh - 84px);
   min-height: 520px;
-}
-.start {
-  grid-column: 1 / -1;
-  display: grid;
-  gap: 14px;
-  align-content: start;
-  overflow: auto;
-}
-.start h1 {
-  font-size: 2.6rem;
-}
-.start .look h2 {
-  font-size: 1.3rem;
-  margin-bottom: 6px;
-}
-.start .look ul {
-  display: grid;
-  gap: 8px;
-  font-size: 1.15rem;
-}
-.first {
-  columns: 2 320px;
-  list-style: decimal inside;
-  font-size: 1.05rem;
-}
-.first li {
-  padding: 4px 0;
-  break-inside: avoid;
-}
-.foot {
-  position: sticky;
-  bottom: 0;
-}
-.huge {
-  min-height: 72px;
-  font-size: 1.35rem;
-  padding: 0 26px;
-}
-.rail {
-  overflow: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
-.rail h2 {
-  font-size: 1.15rem;
-}
-.rail ol {
-  flex: 1;
-}
-.rail .plain {
-  display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
-  gap: 4px;
-  width: 100%;
-  padding: 8px 8px;
-  border-radius: 10px;
-}
-.rail .here {
-  background: var(--spruce-strong);
-  color: var(--on-spruce);
-  font-weight: 650;
-}
-.rail .done {
-  color: var(--quiet);
 }
 .middle {
   display: grid;
@@ -463,21 +333,6 @@ useIntervalFn(() => {
   height: 26px;
   border-radius: 7px;
 }
-.should {
-  font-size: 1.15rem;
-  display: grid;
-  gap: 6px;
-  margin-top: auto;
-}
-.should .small {
-  font-size: 1rem;
-}
-.spoons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-items: center;
-}
 .oven {
   display: grid;
   gap: 8px;
@@ -530,9 +385,6 @@ useIntervalFn(() => {
   .counter {
     grid-template-columns: minmax(0, 1fr) 300px;
   }
-  .rail {
-    display: none;
-  }
 }
 @media (max-width: 53.75em) {
   .counter {
@@ -540,9 +392,6 @@ useIntervalFn(() => {
     flex-direction: column;
     height: auto;
     min-height: calc(100dvh - 84px);
-  }
-  .rail {
-    display: flex;
   }
   .middle {
     display: contents;
@@ -561,11 +410,6 @@ useIntervalFn(() => {
     background: var(--ground);
     padding: 8px 0;
     margin-top: auto;
-  }
-  .huge {
-    min-height: 64px;
-    font-size: 1.15rem;
-    padding: 0 14px;
   }
   .use {
     font-size: 1.25rem;

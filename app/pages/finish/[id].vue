@@ -105,15 +105,9 @@ const checks = computed(() => {
 </script>
 
 <template>
-  <p v-if="!version" class="panel">
-    {{ shelf.whole ? 'There is no such recipe on this shelf.' : 'Looking for the recipe…' }} <NuxtLink to="/">To the shelf</NuxtLink>
-  </p>
+  <LostRecipe v-if="!version" :looking="!shelf.whole" />
   <div v-else-if="setup" class="finish">
-    <header class="panel head">
-      <div>
-        <h1>{{ version.recipe.title }}</h1>
-        <p class="quiet small">{{ version.name }} · <NuxtLink :to="`/bench/${version.id}`">back to the bench</NuxtLink></p>
-      </div>
+    <VersionHead :version="version">
       <div class="row">
         <label class="dial"
           >Kitchen
@@ -152,7 +146,7 @@ const checks = computed(() => {
           </button>
         </span>
       </div>
-    </header>
+    </VersionHead>
     <p v-if="finish.refusal" class="look" role="alert">{{ finish.refusal }}</p>
 
     <div class="work">
@@ -227,16 +221,10 @@ const checks = computed(() => {
       </div>
     </div>
 
-    <footer v-if="build" class="panel verdict" aria-live="polite" :class="{ bad: worst }">
-      <div class="words">
-        <p class="headline">{{ headline }}</p>
-        <p class="small">{{ detail }}</p>
-      </div>
-      <div class="actions">
-        <button class="push" type="button" :disabled="!build.components.some((c) => c.recipe)" @click="rescue = true">Gone wrong?</button>
-        <button class="push main" type="button" @click="shopping = true">To buy</button>
-      </div>
-    </footer>
+    <VerdictFoot v-if="build" stays :headline="headline" :detail="detail" :bad="!!worst">
+      <button class="push" type="button" :disabled="!build.components.some((c) => c.recipe)" @click="rescue = true">Gone wrong?</button>
+      <button class="push main" type="button" @click="shopping = true">To buy</button>
+    </VerdictFoot>
 
     <FinishWork v-if="build" :build="build" />
     <RescueDesk v-if="build" v-model="rescue" :components="build.components" :first="shownComponent?.component" />
@@ -249,17 +237,6 @@ const checks = computed(() => {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px 20px;
-  flex-wrap: wrap;
-  align-items: center;
-  padding: 12px 20px;
-}
-h1 {
-  font-size: 1.6rem;
 }
 .row {
   display: flex;
@@ -325,52 +302,9 @@ h1 {
 .slice {
   margin-top: 8px;
 }
-.verdict {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  position: sticky;
-  bottom: 8px;
-  z-index: 5;
-  padding: 12px 18px;
-}
-.verdict.bad {
-  background: var(--butter-soft);
-}
-.words {
-  flex: 1;
-  min-width: 0;
-}
-.headline {
-  font-family: var(--display);
-  font-weight: 700;
-  font-size: 1.3rem;
-  line-height: 1.2;
-}
-.actions {
-  display: flex;
-  gap: 10px;
-}
 @media (max-width: 53.75em) {
   .work {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .head {
-    order: -2;
-  }
-  .verdict {
-    order: -1;
-    flex-wrap: wrap;
-    position: static;
-  }
-  .words {
-    flex-basis: 100%;
-  }
-  .actions {
-    width: 100%;
-  }
-  .actions .push {
-    flex: 1;
   }
   .places {
     justify-content: flex-start;

@@ -117,15 +117,9 @@ async function keep() {
 </script>
 
 <template>
-  <p v-if="!version" class="panel">
-    {{ shelf.whole ? 'There is no such recipe on this shelf.' : 'Looking for the recipe…' }} <NuxtLink to="/">To the shelf</NuxtLink>
-  </p>
+  <LostRecipe v-if="!version" :looking="!shelf.whole" />
   <div v-else-if="tins.setup" class="tins">
-    <header class="panel head">
-      <div>
-        <h1>{{ version.recipe.title }}</h1>
-        <p class="quiet small">{{ version.name }} · <NuxtLink :to="`/bench/${version.id}`">back to the bench</NuxtLink></p>
-      </div>
+    <VersionHead :version="version">
       <div class="choice" role="group" aria-label="Tin">
         <button v-for="t in offered" :key="t.text" class="chip" type="button" :aria-pressed="t.text === label" @click="take(t)">
           {{ t.text }}
@@ -136,7 +130,7 @@ async function keep() {
           /></label>
         </form>
       </div>
-    </header>
+    </VersionHead>
     <p v-if="problem || tins.refusal" class="look" role="alert">{{ problem || tins.refusal }}</p>
 
     <div class="work">
@@ -257,18 +251,12 @@ async function keep() {
       </section>
     </div>
 
-    <footer v-if="tins.now" class="panel verdict" aria-live="polite">
-      <div class="words">
-        <p class="headline">{{ sentence(tins.now) }}</p>
-        <p class="small">{{ detail(tins.now) }}</p>
-      </div>
-      <div class="actions">
-        <button class="push" type="button" :aria-pressed="!!tins.held" @click="tins.held ? tins.letGo() : tins.hold()">
-          {{ tins.held ? 'Let the other go' : 'Hold to compare' }}
-        </button>
-        <button class="push main" type="button" @click="keep">Bake it so</button>
-      </div>
-    </footer>
+    <VerdictFoot v-if="tins.now" stays :headline="sentence(tins.now)" :detail="detail(tins.now)">
+      <button class="push" type="button" :aria-pressed="!!tins.held" @click="tins.held ? tins.letGo() : tins.hold()">
+        {{ tins.held ? 'Let the other go' : 'Hold to compare' }}
+      </button>
+      <button class="push main" type="button" @click="keep">Bake it so</button>
+    </VerdictFoot>
 
     <div class="below">
       <section v-if="warnings.length" class="panel" aria-labelledby="watch-title">
@@ -305,17 +293,6 @@ async function keep() {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px 20px;
-  flex-wrap: wrap;
-  align-items: center;
-  padding: 12px 20px;
-}
-h1 {
-  font-size: 1.6rem;
 }
 .choice,
 .row,
@@ -371,29 +348,6 @@ h1 {
   font-family: var(--display);
   font-size: 1.5rem;
 }
-.verdict {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  position: sticky;
-  bottom: 8px;
-  z-index: 5;
-  padding: 12px 18px;
-}
-.words {
-  flex: 1;
-  min-width: 0;
-}
-.headline {
-  font-family: var(--display);
-  font-weight: 700;
-  font-size: 1.3rem;
-  line-height: 1.2;
-}
-.actions {
-  display: flex;
-  gap: 10px;
-}
 .below {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -430,15 +384,6 @@ td {
   .below {
     grid-template-columns: minmax(0, 1fr);
   }
-  /* In the hand the answer comes first. */
-  .head {
-    order: -2;
-  }
-  .verdict {
-    order: -1;
-    flex-wrap: wrap;
-    position: static;
-  }
   .choice {
     flex-wrap: nowrap;
     overflow-x: auto;
@@ -449,16 +394,6 @@ td {
   }
   .choice .chip {
     flex: none;
-  }
-  .words {
-    flex-basis: 100%;
-  }
-  .actions {
-    width: 100%;
-  }
-  .actions .push {
-    flex: 1;
-    padding: 0 10px;
   }
 }
 </style>
