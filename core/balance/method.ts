@@ -27,7 +27,7 @@ const FOAM =
 const CREAM =
   /\bcream\b(?![ -]cheese|\s+of\b)[^.]*\b(butter|sugar|fat|margarine|block|until|then|together|them)\b|\bcream,|\bbeat\b[^.]*\b(butter|fat|margarine)\b[^.]*\b(sugar|pale|light|fluffy|until|white)/i
 const SPENT =
-  /\b(?:dates?|fruit|sultanas|raisins|prunes|boiling water|hot water)\b[^.]*\b(?:soda|bicarb\w*)|\b(?:soda|bicarb\w*)\b[^.]*\b(?:over the dates|boiling water|hot water)/i
+  /\b(?:soak|boil|simmer|dissolve|pour|cover)\w*\b[^.]*\b(?:soda|bicarb\w*)|\b(?:soda|bicarb\w*)\b[^.]*\b(?:over the dates|the dates|boiling water|hot water)/i
 const ALL_IN_ONE =
   /all[- ]in[- ]one|\b(?:all (?:of )?the (?:cake |sponge )?ingredients|everything)\b[^.]*\b(?:bowl|mixer|processor|together|beat|whisk|mix)|\b(?:beat|whisk|mix|measure|put|place)\b[^.]*\b(?:all (?:of )?the (?:cake |sponge )?ingredients|everything)\b/i
 const MELT = /\bmelt\w*\b[^.]*\b(butter|margarine|fat|block|coconut oil|together|with)|\b(butter|margarine|fat)\b[^.,]*\bmelt/i
