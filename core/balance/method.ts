@@ -36,10 +36,11 @@ const MELT = /\bmelt\w*\b[^.]*\b(butter|margarine|fat|block|coconut oil|together
 export function methodSigns(recipe: Recipe): MethodSigns {
   const method = recipe.method.join('\n')
   const title = recipe.title
+  const allInOne = ALL_IN_ONE.test(method)
   const preps = recipe.parts.flatMap((p) => p.lines.map((l) => `${l.text} ${l.prep ?? ''}`)).join('\n')
   return {
-    creamed: CREAM.test(method) || ALL_IN_ONE.test(method),
-    allInOne: ALL_IN_ONE.test(method),
+    creamed: allInOne || CREAM.test(method),
+    allInOne,
     whipped: FOAM.test(method),
     melted:
       MELT.test(method) ||
