@@ -1137,6 +1137,7 @@ describe('headings that are also things to buy', () => {
     ['For the buttercream', 'frosting'],
     ['For the caramel', 'filling'],
     ['Toffee sauce', 'topping'],
+    ['For the top', 'topping'],
   ])('“%s” over lines is what is made of them', (heading, role) => {
     expect(roles(`${CAKE}${heading}\n100 g butter\n200 g icing sugar`)[1]![1]).toBe(role)
   })

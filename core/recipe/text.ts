@@ -30,7 +30,7 @@ const ROLE_WORDS: [Role, RegExp][] = [
 /** What a part of these names is in a cake; a title of theirs says nothing of the kind. */
 const PART_WORDS: [Role, RegExp][] = [
   ['filling', /\b(caramel|jam|compote)\b/i],
-  ['topping', /\b(sauce|toffee|praline)\b/i],
+  ['topping', /\b(sauce|toffee|praline|top)\b/i],
   ['topping', MERINGUE],
 ]
 
