@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { pieceGrams, need } from '../../core/pantry/pantry'
-import { readTin } from '../../core/recipe/tin'
+import { readTin } from '../../core/language/tin'
 import type { Recipe, Tin } from '../../core/recipe/recipe'
 import type { Region } from '../../core/measure/region'
 import type { ScaleTo } from '../../core/tin/scale'

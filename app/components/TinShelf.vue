@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import IconTrash from '~icons/ph/trash-bold'
-import { readTin } from '../../core/recipe/tin'
+import { readTin } from '../../core/language/tin'
 import { tinMl } from '../../core/tin/volume'
 import type { Tin } from '../../core/recipe/recipe'
 import { newId } from '~/kitchen/database'

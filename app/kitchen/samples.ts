@@ -1,6 +1,6 @@
 import { ask } from './core'
 import { newId, type OwnTin, type Stock, type StoredRecipe, type Version } from './database'
-import { readTin } from '../../core/recipe/tin'
+import { readTin } from '../../core/language/tin'
 
 const FILES = import.meta.glob<string>('../../demo/*.txt', { query: '?raw', import: 'default', eager: true })
 

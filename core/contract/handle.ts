@@ -26,8 +26,9 @@ import { answerSchedule, type ScheduleAnswer, type ScheduleRequest } from './sch
 import { answerBake, answerTin, tinOf, type TinAnswer } from './tins'
 import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
+import { unknownLines } from '../recipe/unknown'
 import type { Line, ParsedRecipe, Question, Recipe, Tin } from '../recipe/recipe'
-import { readGiven } from '../recipe/text'
+import { kitchenOf, LONGEST_TEXT, readGiven, type Kitchen } from '../recipe/text'
 import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulating, type Progress } from '../reformulate/reformulate'
@@ -112,10 +113,19 @@ export const SOLVED: ReadonlySet<Verb> = new Set(['table'])
 /** Checks a request against its verb's schema, and fills in the defaults that stand there. */
 function checked<T>(verb: Verb, request: unknown): T {
   const schema: Joi.Schema = SCHEMAS[verb]
+  const said = (request ?? {}) as { region?: unknown }
   const { value, error } = schema.validate(request ?? {}, { abortEarly: true, convert: false }) as { value: T; error?: Joi.ValidationError }
-  if (!error) return value
+  if (!error) return said.region === undefined ? foundRegion(value) : value
   const detail = error.details[0]!
   throw new Refusal('bad-request', detail.message.replace(/"/g, '“').replace(/“([^“]*)“/g, '“$1”'), detail.path.join('.') || undefined)
+}
+
+/** Where no region was given, the page that was sent along shows whose kitchen it is. */
+function foundRegion<T>(value: T): T {
+  const request = value as { text?: unknown; recipe?: Recipe; region?: Region; home?: Region }
+  if (typeof value !== 'object' || value === null || !('region' in value)) return value
+  const page = typeof request.text === 'string' ? kitchenOf(request.text.slice(0, LONGEST_TEXT), request.home ? { home: request.home } : {}).used : undefined
+  return { ...value, region: page ?? request.recipe?.region ?? request.home ?? request.region }
 }
 
 /** The recipe of a request, however it was given, with the questions of its reader. */
@@ -140,7 +150,7 @@ function settled(recipe: Recipe): ParsedRecipe {
       }),
     })),
   }
-  return { recipe: whole, questions: [] }
+  return { recipe: whole, questions: [], unknown: unknownLines(whole) }
 }
 
 /** One of the recipes at hand, however it was given. */
@@ -161,7 +171,13 @@ function atHand(given: readonly AtHand[], region: Region): { id: string; title: 
 }
 
 const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers[V] } = {
-  parse: (raw) => recipeOf(checked<Common>('parse', raw)),
+  parse: (raw) => {
+    const request = checked<Common>('parse', raw)
+    const read = recipeOf(request)
+    // The page's own kitchen is shown beside the one that was used.
+    const shown = request.text === undefined ? read.region : { ...kitchenOf(request.text, {}), used: request.region }
+    return { ...read, ...(shown && { region: shown }) }
+  },
 
   balance: (raw) => {
     const request = checked<Common & { learned?: Lessons }>('balance', raw)
@@ -302,8 +318,10 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   leftovers: (raw) => answerLeftovers(checked<LeftoversRequest<AtHand>>('leftovers', raw), atHand),
 
   import: (raw) => {
-    const request = checked<{ content: string; region: Region }>('import', raw)
-    return { recipes: readMany(request.content, request.region) }
+    const request = checked<{ content: string; region: Region; home?: Region }>('import', raw)
+    const said = (raw as { region?: Region } | undefined)?.region
+    const kitchen: Kitchen = { ...(said && { region: said }), home: request.home ?? request.region }
+    return { recipes: readMany(request.content, kitchen) }
   },
 
   uncertainty: (raw) => {

@@ -138,6 +138,8 @@ const common = {
   region: Joi.string()
     .valid(...REGIONS)
     .default('us'),
+  /** Whose kitchen the baker's is: where no region is given, the page tells, and where it does not, this. */
+  home: Joi.string().valid(...REGIONS),
   measures: Joi.string().valid('weight', 'us', 'metric'),
   altitudeM: Joi.number().min(-430).max(6000).default(0),
   boxes: Joi.array().items(box).max(20).default([]),
@@ -548,7 +550,7 @@ export const SCHEMAS = {
     .messages({ 'object.missing': 'Give activities, bakes, or one recipe as text, recipe or jsonld.' }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),
-    region: common.region,
+    home: common.home, region: common.region,
     own: common.own,
     boxes: common.boxes,
   }).messages({

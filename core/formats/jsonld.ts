@@ -1,7 +1,7 @@
 import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
-import { readRecipe } from '../recipe/text'
+import { kitchenOf, readRecipe, type Kitchen } from '../recipe/text'
 
 /** How deep a foreign document is searched for a recipe. */
 const DEEPEST = 8
@@ -111,10 +111,10 @@ export function jsonLdIn(html: string): unknown[] {
  * Its words go through the same reader as pasted text, so every line is weighed and questioned alike.
  * @throws Refusal `bad-file` where there is no recipe in it
  */
-export const readJsonLd = (input: unknown, region: Region): ParsedRecipe => readJsonLdAll(input, region, 1)[0]!
+export const readJsonLd = (input: unknown, region: Region | Kitchen): ParsedRecipe => readJsonLdAll(input, region, 1)[0]!
 
 /** Reads the first `most` schema.org Recipes of a document: see `readJsonLd`. */
-export function readJsonLdAll(input: unknown, region: Region, most: number): ParsedRecipe[] {
+export function readJsonLdAll(input: unknown, region: Region | Kitchen, most: number): ParsedRecipe[] {
   let value = input
   if (typeof input === 'string') {
     const text = input.trim()
@@ -132,7 +132,7 @@ export function readJsonLdAll(input: unknown, region: Region, most: number): Par
   return nodes.map((node) => readNode(node, region))
 }
 
-function readNode(node: Node, region: Region): ParsedRecipe {
+function readNode(node: Node, region: Region | Kitchen): ParsedRecipe {
   const ingredients = words(node.recipeIngredient ?? node.ingredients)
   const steps = stepsOf(node.recipeInstructions)
   const makes = words(node.recipeYield).find((y) => /\D/.test(y)) ?? words(node.recipeYield)[0]
@@ -145,7 +145,9 @@ function readNode(node: Node, region: Region): ParsedRecipe {
     'Method:',
     ...steps,
   ].join('\n')
-  return readRecipe(text, region)
+  const kitchen = kitchenOf(text, typeof region === 'string' ? { region } : region)
+  const read = readRecipe(text, kitchen.used)
+  return { ...read, recipe: { ...read.recipe, region: kitchen.used }, region: kitchen }
 }
 
 /** A recipe as schema.org JSON-LD. Parts are kept as heading lines, which `readJsonLd` reads back. */

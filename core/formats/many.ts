@@ -1,4 +1,5 @@
 import { Refusal } from '../refusal'
+import type { Kitchen } from '../recipe/text'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe } from '../recipe/recipe'
 import { readGiven } from '../recipe/text'
@@ -17,7 +18,7 @@ const RULE = /^[ \t]*(?:-{3,}|={3,}|\*{3,}|_{3,}|(?:\* ){2,}\*)[ \t]*$/m
  *
  * @throws Refusal where there is none, or more than a shelf takes at once
  */
-export function readMany(content: string, region: Region): ParsedRecipe[] {
+export function readMany(content: string, region: Region | Kitchen): ParsedRecipe[] {
   const text = content.trim()
   if (text.startsWith('<') || /^[[{]/.test(text)) return readJsonLdAll(text, region, MOST_RECIPES)
   const pieces = text.split(RULE).filter((p) => p.trim())

@@ -25,8 +25,8 @@ export interface Kitchen {
 
 // US eggs: USDA weight classes (large: 24 oz a dozen in shell, 50 g shelled, USDA SR Legacy).
 const US_EGGS = { small: 38, medium: 44, large: 50, 'extra-large': 56, jumbo: 63 }
-// EU and UK classes S <53, M 53–63, L 63–73, XL >73 g in shell; the shell is about 11.5 %.
-const EU_EGGS = { small: 43, medium: 51, large: 58, 'extra-large': 67, jumbo: 71 }
+// EU and UK classes S <53, M 53–63, L 63–73, XL >73 g in shell; the shell is about 11.5 %. Most XL are little over their least.
+const EU_EGGS = { small: 43, medium: 51, large: 60, 'extra-large': 66, jumbo: 71 }
 
 /**
  * Cups and spoons by law or custom: US customary cup 236.6 ml; metric cup 250 ml;

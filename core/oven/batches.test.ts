@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { answer } from '../contract/handle'
-import { readTin } from '../recipe/tin'
+import { readTin } from '../language/tin'
 import { atOnce, batchesOf } from './batches'
 
 const tin = (text: string) => readTin(text)!

@@ -9,6 +9,7 @@ import { FLOURS } from './data/flours'
 import { FRUIT } from './data/fruit'
 import { LIFT } from './data/lift'
 import { MIXES } from './data/mixes'
+import { MORE } from './data/more'
 import { NUTS } from './data/nuts'
 import { PLANT } from './data/plant'
 import { SUGARS_DATA } from './data/sugars'
@@ -29,6 +30,7 @@ export const PANTRY: readonly Ingredient[] = [
   ...FLAVOUR,
   ...MIXES,
   ...FINISH,
+  ...MORE,
 ]
 
 const BY_ID = new Map(PANTRY.map((i) => [i.id, i]))
@@ -91,8 +93,8 @@ export function packageGrams(ingredient: Ingredient, region: Region): number | u
   return ingredient.packages?.[region] ?? ingredient.packages?.any
 }
 
-/** Grams per ml as a baker of plain words would measure it. */
+/** Grams per ml as a baker of plain words would measure it: a sugar that packs is packed (213 to 220 g a US cup of brown sugar). */
 export function density(ingredient: Ingredient, how?: keyof Ingredient['gramsPerMl']): number {
   const g = ingredient.gramsPerMl
-  return (how && g[how]) ?? g.spooned ?? g.poured ?? g.packed ?? g.scooped ?? g.sifted ?? 1
+  return (how && g[how]) ?? (ingredient.kind === 'sugar' ? g.packed : undefined) ?? g.spooned ?? g.poured ?? g.packed ?? g.scooped ?? g.sifted ?? 1
 }

@@ -1,12 +1,14 @@
-import { NUMBER_PATTERN } from '../measure/number'
+import type { Other } from '../language/dial'
+import { itemsIn, scan, type Item, type ItemOptions, type Scan } from '../language/item'
+import { refined } from '../language/name'
+import { wordsBetween, type Token } from '../language/token'
 import type { Region } from '../measure/region'
-import { UNIT_PATTERN, unitNamed } from '../measure/unit'
 import type { Ingredient } from '../pantry/ingredient'
-import { lookUp, type LookUp } from '../pantry/lookup'
-import { nameOf, need, packageGrams } from '../pantry/pantry'
-import { readAmount, type WrittenAmount } from './amount'
+import { nearestIngredients } from '../pantry/lookup'
+import { ingredientOf, nameOf, need, packageGrams } from '../pantry/pantry'
+import { identityOf } from './identity'
 import type { Line, Question } from './recipe'
-import { weigh } from './weigh'
+import { sizeWord, weigh } from './weigh'
 
 export interface ReadLine {
   lines: Line[]
@@ -14,248 +16,296 @@ export interface ReadLine {
   questions: Omit<Question, 'part'>[]
 }
 
-const BULLET = /^\s*(?:[-*•–—▢☐□◦‣·✓]\s*|\[\s?\]\s*)+(?=\S)/
-const OPTIONAL = /\(?\b(?:optional|if (?:you )?(?:like|wish|desired))\b\)?[:,]?/i
-const TO_TASTE =
-  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorati\w+|the tin|the pan)|as needed|to serve|to decorate|to finish)\b/i
-const CITRUS = '(lemon|lime|orange|grapefruit|clementine|mandarin)s?'
-const OF_CITRUS = new RegExp(
-  `^(?:the\\s+)?(?:(?:finely|freshly)\\s+)?(?:grated\\s+|squeezed\\s+)?(juice|zest|rind|peel)(?:\\s*(?:and|&|\\+)\\s*(juice|zest|rind|peel))?\\s+(?:of|from)\\s+(${NUMBER_PATTERN})?(?:\\s+an?\\s+)?\\s*(small|medium|large)?\\s*(?:unwaxed\\s+|organic\\s+)?${CITRUS}\\b`,
-  'i',
-)
-const CITRUS_FOR = new RegExp(
-  `^(${NUMBER_PATTERN})\\s*(small|medium|large)?\\s*(?:unwaxed\\s+|organic\\s+)?${CITRUS}\\b[\\s,(–-]*(.*\\b(?:juice|juiced|zest|zested|rind)\\b.*)$`,
-  'i',
-)
-/** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
-const JUICE: Record<string, number> = { lemon: 45, lime: 30, orange: 85, grapefruit: 170, clementine: 35, mandarin: 35 }
-const JUICE_SIZE: Record<string, number> = { small: 0.75, medium: 1, large: 1.25 }
+export interface LineOptions extends ItemOptions {
+  /** ml of cups, glasses and mugs that the page defines itself, by unit. */
+  vessels?: ReadonlyMap<string, number>
+}
 
-const TWO = new RegExp(
-  `\\s+(?:\\+|plus|and|&|(?:mixed|dissolved|stirred|soaked|blended) (?:in|into|with)|with)\\s+(?=${NUMBER_PATTERN}\\s*(?:${UNIT_PATTERN}|\\w))`,
-  'i',
-)
+const BULLET = /^\s*(?:[▢☐□■▪●•◦‣∙·*✔✓✅☑◻◽○➤►➢→»‒–—~]|-(?=\s|[^\d\s])|\+(?=\s*\d)|\[[ xX✓]?\]|>|\p{Extended_Pictographic}\uFE0F?(?!\p{L}))+\s*/u
+/** "1. 200 g flour", "2) 3 eggs": a list that somebody numbered. */
+const LIST_NUMBER = /^\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|[a-z]+\s)/i
 
 /** The baker's line with only its bullet taken off. */
-export const withoutBullet = (text: string): string => text.replace(BULLET, '').trim()
-
-/** Puts typographic variants into the forms that the patterns know. */
-function plainText(text: string): string {
-  return text
-    .replace(/[\u00a0\u2007\u202f\u2009]/g, ' ')
-    .replace(/[‐‑‒−]/g, '-')
-    .replace(/(\d)\s*⁄\s*(\d)/g, '$1/$2')
-    .replace(/\s+/g, ' ')
-    .trim()
+export const withoutBullet = (text: string): string => {
+  let rest = text
+  for (let i = 0; i < 3; i++) {
+    const next = rest.replace(BULLET, '')
+    if (next === rest || !next.trim()) break
+    rest = next
+  }
+  return rest.trim()
 }
 
-/**
- * Reads one ingredient line: amount, unit, ingredient, preparation, and grams.
- *
- * A line that names two ingredients becomes two lines with the same text.
- *
- * @param text the line as pasted
- * @param region whose measures and names
- */
-export function readLine(text: string, region: Region): ReadLine {
-  const own = withoutBullet(text)
-  const plain = plainText(own)
-  const optional = OPTIONAL.test(plain)
-  const body = plain
-    .replace(OPTIONAL, ' ')
-    .replace(/\(\s*\)/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-  const citrus = readCitrus(body, own, optional)
-  if (citrus) return citrus
+const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|wish|desired|want|using)\b|\bif u like\b/i
+/** Said without an amount because none is meant. */
+const NO_AMOUNT =
+  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired)\b/i
 
-  const split = TWO.exec(body)
-  if (split && split.index > 0) {
-    const left = readOne(body.slice(0, split.index), own, optional, region)
-    const right = readOne(body.slice(split.index + split[0].length), own, optional, region)
-    const named = (r: ReadLine) => r.lines[0]!.ingredient !== null && r.lines[0]!.match !== 'unsure'
-    if (named(left) && named(right) && left.lines[0]!.quantity && right.lines[0]!.quantity)
-      return {
-        lines: [left.lines[0]!, right.lines[0]!],
-        questions: [...left.questions, ...right.questions.map((q) => ({ ...q, line: 1 }))],
-      }
+const CITRUS = ['lemon', 'lime', 'orange', 'grapefruit', 'clementine', 'mandarin', 'tangerine', 'nimbu'] as const
+/** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
+const JUICE: Readonly<Record<string, number>> = { lemon: 45, nimbu: 30, lime: 30, orange: 85, grapefruit: 170, clementine: 35, mandarin: 35, tangerine: 45 }
+const JUICE_SIZE: Readonly<Record<string, number>> = { small: 0.75, medium: 1, large: 1.25 }
+const SKIN = ['zest', 'zested', 'rind', 'peel', 'skin']
+const PRESSED = ['juice', 'juiced']
+/** Zest of a lime weighs less than that of a lemon or orange. */
+const LIME_ZEST = 0.6
+
+/** Cocoa shares that make another chocolate of the dark one, as sold: half, two thirds (as it stands), five sixths, all. */
+const CHOCOLATES: readonly [most: number, id: string][] = [
+  [53, 'chocolate-dark-50'],
+  [77, 'chocolate-dark'],
+  [95, 'chocolate-dark-85'],
+  [100, 'chocolate-unsweetened'],
+]
+
+/** Whatever makes another ingredient of the one named: chocolate of another cocoa share, biscuits without their cream. */
+const RINGS: Readonly<Record<string, string>> = { pineapple: 'pineapple-rings', 'pineapple-crushed': 'pineapple-rings' }
+
+function kindMeant(id: string, t: readonly Token[], words: ReadonlySet<string>, dials: Scan['dials']): string {
+  // "7 slices of pineapple", "2 tbsp of its juice" behind a lemon
+  if (id in RINGS && ['slice', 'slices', 'ring', 'rings'].some((w) => words.has(w))) return RINGS[id]!
+  if (id === 'orange-juice' && words.has('juice') && !['orange', 'apple', 'cherry', 'pineapple', 'grape', 'fruit'].some((w) => words.has(w)) && t.some((x) => x.stem === 'lemon' || x.stem === 'lime')) return 'lemon-juice'
+  if (id === 'chocolate-dark') {
+    const share = dials.find((d): d is Other => d.kind === 'percent')
+    if (share) return CHOCOLATES.find(([most]) => share.value <= most)?.[1] ?? id
   }
-  return readOne(body, own, optional, region)
+  if (id === 'sandwich-cookies') {
+    if (words.has('shell') || (words.has('cream') && ['without', 'no', 'scraped', 'removed', 'discarded'].some((w) => words.has(w)))) return 'sandwich-cookie-shells'
+    if (words.has('cream') && (words.has('only') || wordsBetween(t, 0, 2) === 'cream from' || wordsBetween(t, 0, 2) === 'cream of')) return 'sandwich-cookie-cream'
+  }
+  return id
 }
 
-/** Juice and zest of so many fruits. */
-function readCitrus(body: string, text: string, optional: boolean): ReadLine | undefined {
-  const of = OF_CITRUS.exec(body)
-  const fruitFor = of ? null : CITRUS_FOR.exec(body)
-  if (!of && !fruitFor) return undefined
-  const count = amountOf((of ? of[3] : fruitFor![1]) ?? 'one')
-  const size = ((of ? of[4] : fruitFor![2]) ?? 'medium').toLowerCase()
-  const fruit = (of ? of[5] : fruitFor![3])!.toLowerCase()
-  const wanted = of ? `${of[1]} ${of[2] ?? ''}` : fruitFor![4]!
-  const lines: Line[] = []
-  const add = (id: string, one: number) => {
-    const best = count * one
-    lines.push({
-      text,
-      quantity: { low: count, high: count, unit: 'piece' },
-      grams: { low: best * 0.7, high: best * 1.3, best },
-      ingredient: id,
-      match: 'exact',
-      prep: null,
-      optional,
-    })
-  }
-  if (/zest|rind|peel/i.test(wanted)) add('zest', (need('zest').pieces?.each ?? 5) * (fruit === 'lime' ? 0.6 : 1))
-  if (/juice/i.test(wanted)) add(/lemon|lime/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1))
-  return { lines, questions: [] }
+/** What the baker calls it: the words around the name, without amounts, brackets and what follows a comma. */
+function calledBy(s: Scan, item: Item): string {
+  const t = s.tokens
+  const m = item.mention
+  const taken = new Set<number>()
+  for (const x of s.measures) for (let i = x.from; i < x.to; i++) taken.add(i)
+  let from = m ? m.from : item.from
+  while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of') from--
+  let to = m ? m.to : item.to
+  while (to < item.to && t[to]!.kind === 'word' && !taken.has(to) && !/^(?:for|at|plus|and|or|in|from|with|to|cut|if)$/.test(t[to]!.word)) to++
+  return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''
 }
 
-const amountOf = (text: string): number => readAmount(`${text} piece`, 'us')?.low ?? 1
-
-function readOne(body: string, text: string, optional: boolean, region: Region): ReadLine {
-  let amount = readAmount(body, region)
-  let phrase = amount ? amount.rest : body
-  if (!amount) {
-    // "Plain flour – 200 g": the amount may stand last.
-    const last = new RegExp(`^(.*?[a-zà-ÿ)])[\\s:,–-]+(${NUMBER_PATTERN}.*)$`, 'i').exec(body)
-    const trailing = last && readAmount(last[2]!, region)
-    if (trailing && trailing.unit && !/[a-z]{3,}/i.test(trailing.rest)) {
-      amount = trailing
-      phrase = last[1]!
-    } else if (last && /^\d+$/.test(last[2]!.trim()) && lookUp(last[1]!).match === 'exact') {
-      amount = readAmount(last[2]!, region)
-      phrase = last[1]!
-    }
+/** Preparation: what stands behind the first comma, or else a word such as "melted" before the name. */
+function prepOf(s: Scan, item: Item): string | null {
+  const t = s.tokens
+  const after = item.mention?.to ?? item.group?.to ?? item.from
+  const comma = t.findIndex((x, i) => i >= after && i < item.to && (/^[,;]$/.test(x.text) || (/^[-–—]$/.test(x.text) && t[i - 1]!.to < x.from)) && x.depth === 0)
+  if (comma >= 0 && comma + 1 < item.to) {
+    const rest = s.text.slice(t[comma + 1]!.from, t[item.to - 1]!.to).trim()
+    if (rest) return rest
   }
-  const vague = /^(?:some|enough|a little|a bit of|a few|plenty of|extra|more)\s+/i
-  const { found, prep, named } = nameIn(phrase.replace(vague, ''))
-  const ingredient = found.ingredient && kindMeant(found.ingredient, body)
-  const questions: ReadLine['questions'] = []
-  const choices = (ids: Ingredient[]) => ids.map((i) => ({ value: i.id, label: nameOf(i, region) }))
+  const word = t
+    .slice(item.from, item.to)
+    .find((x) => /^(?:softened|soft|melted|cold|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot|beaten|whisked|warm|lukewarm|softly|cooled)$/.test(x.word))
+  if (word) return word.word
+  return t.slice(item.from, item.to).some((x, i, all) => x.word === 'room' && /^temp/.test(all[i + 1]?.word ?? '')) ? 'room temperature' : null
+}
+
+const choicesOf = (ids: readonly Ingredient[], region: Region) => ids.map((i) => ({ value: i.id, label: nameOf(i, region) }))
+
+function wordsOf(s: Scan, item: Item): Set<string> {
+  const words = new Set<string>()
+  for (const t of s.tokens.slice(item.from, item.to)) {
+    words.add(t.word)
+    words.add(t.stem)
+  }
+  return words
+}
+
+/** Zest and juice of so many fruits. */
+function citrusOf(s: Scan, item: Item, text: string, optional: boolean): Line[] | undefined {
+  const words = wordsOf(s, item)
+  const fruit = CITRUS.find((f) => words.has(f))
+  if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass')) return undefined
+  const zest = SKIN.some((w) => words.has(w))
+  const juice = PRESSED.some((w) => words.has(w))
+  if (!zest && !juice) return undefined
+  // "1 lemon, zested, ½ juiced": each has the count that stands before it.
+  const countOf = (of: readonly string[]): number => {
+    const own = s.measures.find((m) => m.from >= item.from && m.to <= item.to && m.unit.kind === 'piece' && of.includes(s.tokens[m.to]?.word ?? ''))
+    const m = own ?? item.group?.base
+    return m ? (m.low + m.high) / 2 : 1
+  }
+  const size = sizeWord(words) ?? 'medium'
+  const line = (ingredient: string, one: number, count: number): Line => ({
+    text,
+    quantity: { low: item.group?.base.low ?? 1, high: item.group?.base.high ?? 1, unit: 'piece' },
+    grams: { low: count * one * 0.7, high: count * one * 1.3, best: count * one },
+    ingredient,
+    named: `${fruit} ${ingredient === 'zest' ? 'zest' : 'juice'}`,
+    match: 'exact',
+    prep: null,
+    optional,
+  })
+  return [
+    ...(zest ? [line('zest', (need('zest').pieces?.each ?? 5) * (fruit === 'lime' ? LIME_ZEST : 1), countOf(SKIN))] : []),
+    ...(juice ? [line(/lemon|lime|nimbu/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1), countOf(PRESSED))] : []),
+  ]
+}
+
+interface ReadItem {
+  line: Line
+  question?: Omit<Question, 'part' | 'line'>
+}
+
+function readItem(s: Scan, item: Item, text: string, region: Region, options: LineOptions): ReadItem {
+  const words = wordsOf(s, item)
+  const m = item.mention
+  const match = m ? identityOf(s.tokens, m, item.from, item.to) : 'none'
+  const id = m ? kindMeant(refined(s.tokens, m, item.from, item.to), s.tokens, words, s.dials) : null
+  const ingredient = ingredientOf(id) ?? null
+  const own = s.tokens[item.from] ? s.text.slice(s.tokens[item.from]!.from, s.tokens[item.to - 1]!.to) : text
+  const optional = OPTIONAL.test(own)
+  const named = calledBy(s, item)
   const line: Line = {
     text,
     quantity: null,
     grams: { low: 0, high: 0, best: 0 },
     ingredient: ingredient?.id ?? null,
     named,
-    match: found.match,
-    prep,
+    match: ingredient ? match : 'none',
+    prep: prepOf(s, item),
     optional,
   }
-  if (found.match === 'none' || found.match === 'unsure')
+  const allowed = alternativeOf(s, item, id)
+  if (allowed) line.allowed = allowed
+  const name = ingredient ? nameOf(ingredient, region) : ''
+  let question: ReadItem['question']
+  if (match === 'none' || match === 'unsure') {
+    const near = nearestIngredients(named || own)
+    question = ingredient
+      ? { about: 'ingredient', message: `Is “${named}” ${name}?`, choices: choicesOf([ingredient, ...near.filter((n) => n !== ingredient)].slice(0, 5), region) }
+      : { about: 'ingredient', message: `What is “${named || own}”? It is not in the pantry and is left out of the sums.`, choices: choicesOf(near, region) }
+  }
+  if (!item.group) {
+    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(own) && !optional
+    if (matters && !question)
+      question = { about: 'amount', message: `How much ${name}? The line gives no amount, so it counts as none.`, choices: [] }
+    return { line, ...(question && { question }) }
+  }
+  const weighing = weigh(item.group, { tokens: s.tokens, words, ingredient, region, ...(options.vessels && { vessels: options.vessels }) })
+  line.grams = weighing.grams
+  const written = item.group.base
+  line.quantity = { low: written.low, high: written.high, unit: written.unit.id }
+  if (weighing.unweighable && ingredient && !question && !['salt', 'flavour'].includes(ingredient.kind))
+    question = { about: 'amount', message: `How much does “${own}” weigh? It counts as nothing until you say.`, choices: [] }
+  else if (weighing.assumedPackage && ingredient && !question) {
+    const usual = packageGrams(ingredient, region)
+    question = {
+      about: 'size',
+      message: `How much is in the ${weighing.by.unit.names[0]} of ${name}?${usual ? ` ${Math.round(usual)} g is assumed.` : ''}`,
+      choices: usual ? [{ value: String(Math.round(usual)), label: `${Math.round(usual)} g` }] : [],
+    }
+  }
+  return { line, ...(question && { question }) }
+}
+
+/** "butter or margarine": the first is taken, the other is remembered as allowed. */
+function alternativeOf(s: Scan, item: Item, id: string | null): string[] | undefined {
+  if (!item.mention) return undefined
+  const others = s.mentions
+    .filter((n) => n !== item.mention && n.from >= item.mention!.to && n.head < item.to)
+    .filter((n) => s.tokens.slice(item.mention!.to, n.from).some((t) => t.word === 'or' || t.text === '/'))
+    .map((n) => n.id)
+    .filter((x) => x !== id)
+  return others.length ? [...new Set(others)] : undefined
+}
+
+/**
+ * Reads one ingredient line: how much of what, prepared how, in grams.
+ *
+ * A line that names two things becomes two lines with the same text.
+ *
+ * @param text the line as pasted
+ * @param region whose measures and names
+ */
+export function readLine(text: string, region: Region, options: LineOptions = {}): ReadLine {
+  const own = withoutBullet(text)
+  const body = own.replace(LIST_NUMBER, '')
+  return linesOf(scan(body, region), own, region, options)
+}
+
+/** "2 flax eggs": what is stirred together for one, g (bench practice: a tablespoon of seed to three of water). */
+const MADE_OF: readonly (readonly [seed: string, parts: readonly (readonly [id: string, grams: number])[]])[] = [
+  ['flaxseed-ground', [['flaxseed-ground', 7], ['water', 45]]],
+  ['chia-seed', [['chia-seed', 12], ['water', 45]]],
+]
+
+/** Lines of a thing that the kitchen stirs together from others, where the line names only the made thing. */
+function madeOf(item: Item, text: string): Line[] | undefined {
+  const m = item.mention
+  if (!m || !m.words.includes('egg') || item.group?.base.unit.id !== 'piece') return undefined
+  const parts = MADE_OF.find(([seed]) => seed === m.id)?.[1]
+  const { low, high } = item.group.base
+  return parts?.map(([ingredient, grams]) => ({
+    text,
+    quantity: { low, high, unit: 'piece' },
+    grams: { low: low * grams * 0.9, high: high * grams * 1.1, best: ((low + high) / 2) * grams },
+    ingredient,
+    named: nameOf(need(ingredient), 'uk'),
+    match: 'exact',
+    prep: null,
+    optional: false,
+  }))
+}
+
+/** "2 flax eggs (2 tbsp ground flax + 5 tbsp water)": the recipe in the bracket is what goes in. */
+function recipeInBracket(s: Scan): Scan | undefined {
+  const open = s.tokens.findIndex((t) => t.text === '(')
+  if (open < 1) return undefined
+  const close = s.tokens.findIndex((t, i) => i > open && t.text === ')')
+  if (close < 0) return undefined
+  const inside = scan(s.text.slice(s.tokens[open]!.to, s.tokens[close]!.from))
+  const joined = inside.tokens.some((t) => /^(?:\+|plus|and|&|with|mixed|in)$/.test(t.word))
+  if (!joined || inside.measures.length < 2 || new Set(inside.mentions.map((m) => m.id)).size < 2) return undefined
+  const items = itemsIn(inside).filter((x) => x.group && x.mention)
+  const divided = items.some((x) => wordsBetween(inside.tokens, x.group!.to, x.mention!.from).split(' ').some((w) => w === 'for' || w === 'in'))
+  return items.length >= 2 && !divided && items[0]!.group!.from <= 1 ? inside : undefined
+}
+
+/** The lines of something already scanned; see `readLine`. */
+export function linesOf(s: Scan, own: string, region: Region, options: LineOptions = {}): ReadLine {
+  const sub = options.prose ? undefined : recipeInBracket(s)
+  if (sub) return linesOf(sub, own, region, options)
+  const lines: Line[] = []
+  const questions: ReadLine['questions'] = []
+  const items = itemsIn(s, options)
+  for (const item of items) {
+    const t = s.tokens
+    const text = options.prose && t[item.from] ? pieceOf(s, item) : own
+    const made = citrusOf(s, item, text, OPTIONAL.test(own)) ?? madeOf(item, text)
+    if (made) {
+      lines.push(...made)
+      continue
+    }
+    // "ground fine with 2 tbsp of the sugar": of a line that stands elsewhere, and no line of its own.
+    if (item !== items[0] && item.mention && item.group && wordsBetween(t, item.group.to, item.mention.from).startsWith('of the')) continue
+    const { line, question } = readItem(s, item, text, region, options)
+    if (!line.ingredient && !line.quantity && items.length > 1) continue
+    if (question) questions.push({ ...question, line: lines.length })
+    lines.push(line)
+  }
+  if (!lines.length && !options.prose && own) {
+    lines.push({ text: own, quantity: null, grams: { low: 0, high: 0, best: 0 }, ingredient: null, named: own, match: 'none', prep: null, optional: false })
     questions.push({
       line: 0,
       about: 'ingredient',
-      message: ingredient
-        ? `Is "${phrase}" ${nameOf(ingredient, region)}?`
-        : `What is "${phrase || body}"? It is not in the pantry and is left out of the sums.`,
-      choices: choices(ingredient ? [ingredient, ...found.choices] : found.choices),
-    })
-  if (!amount) {
-    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !TO_TASTE.test(body) && !optional
-    if (matters)
-      questions.push({
-        line: 0,
-        about: 'amount',
-        message: `How much ${nameOf(ingredient, region)}? The line gives no amount, so it counts as none.`,
-        choices: [],
-      })
-    return { lines: [line], questions }
-  }
-  if (ingredient) amount = potAsMeasure(amount, ingredient, body)
-  const weighing = weigh(amount, ingredient, phrase, region)
-  line.grams = weighing.grams
-  line.quantity = { low: amount.low, high: amount.high, unit: amount.unit?.id ?? 'piece' }
-  if (weighing.assumedPackage && ingredient) {
-    const usual = packageGrams(ingredient, region)
-    questions.push({
-      line: 0,
-      about: 'size',
-      message: usual
-        ? `How much is in the ${amount.unit!.names[0]} of ${nameOf(ingredient, region)}? ${Math.round(usual)} g is assumed.`
-        : `How much is in the ${amount.unit!.names[0]} of ${nameOf(ingredient, region)}?`,
-      choices: usual ? [{ value: String(Math.round(usual)), label: `${Math.round(usual)} g` }] : [],
-    })
-  } else if (weighing.unweighable && ingredient) {
-    questions.push({
-      line: 0,
-      about: 'amount',
-      message: `How much does "${text}" weigh? It counts as nothing until you say.`,
-      choices: [],
+      message: `What is “${own}”? It is not in the pantry and is left out of the sums.`,
+      choices: choicesOf(nearestIngredients(own), region),
     })
   }
-  return { lines: [line], questions }
+  return { lines, questions }
 }
 
-const POTS = new RegExp(`^(?:${NUMBER_PATTERN})\\s*(?:\\([^)]*\\)\\s*)?pots?\\b`, 'i')
-/** The pot of yogurt that measures all else in a yogurt cake holds an eighth of a litre. */
-const POT_ML = 125
-
-/** "2 pots (220 g) sugar", "half a pot of oil": the yogurt's pot measures what comes in none. */
-function potAsMeasure(amount: WrittenAmount, ingredient: Ingredient, body: string): WrittenAmount {
-  if (!POTS.test(body) || ingredient.kind === 'dairy' || ingredient.kind === 'plant-dairy') return amount
-  if (amount.each) return { ...amount, total: amount.each, each: undefined }
-  const ml = unitNamed('ml')!
-  return { ...amount, low: amount.low * POT_ML, high: amount.high * POT_ML, unit: ml }
-}
-
-/** The ingredient in a phrase and what is left as preparation. */
-function nameIn(phrase: string): { found: LookUp; prep: string | null; named: string } {
-  const noted = phrase
-    .replace(/\([^()]*\)?/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-  const cut = noted.search(/[,;]|\s[-–—]\s|\s\bto bring\b|\s(?:for|to) (?:dust|glaz|greas|sprinkl|decorat|serv|bring|loosen|bind)/i)
-  const name = (cut >= 0 ? noted.slice(0, cut) : noted).trim()
-  const after =
-    cut >= 0
-      ? noted
-          .slice(cut)
-          .replace(/^[\s,;–—-]+/, '')
-          .trim()
-      : ''
-  const first = name.split(/\s+or\s+|\s*\/\s*/)[0]!
-  const tries = [name, first, noted.replace(/[,;]/g, ' ')]
-  let best: LookUp | undefined
-  for (const t of tries) {
-    const found = lookUp(t)
-    if (!best || rank(found) > rank(best)) best = found
-    if (best.match === 'exact') break
-  }
-  // "2 cups peeled, chopped apples": the name stands behind the comma.
-  const named =
-    lookUp(name).ingredient === best!.ingredient
-      ? name
-      : (noted.split(/[,;]/).find((s) => lookUp(s).ingredient === best!.ingredient) ?? name)
-  return { found: best!, prep: after || mannerOf(name), named: named.trim() }
-}
-
-/** Cocoa shares that make another chocolate of the dark one, as sold: half, two thirds (as it stands), five sixths, all. */
-const CHOCOLATES: [most: number, id: string][] = [
-  [56, 'chocolate-dark-50'],
-  [77, 'chocolate-dark'],
-  [95, 'chocolate-dark-85'],
-  [100, 'chocolate-unsweetened'],
-]
-
-/** What the rest of a line makes of an ingredient: chocolate of another cocoa share, sandwich cookies without their cream. */
-function kindMeant(ingredient: Ingredient, body: string): Ingredient {
-  const share = /(\d{2,3})\s*%/.exec(body)
-  if (share && ingredient.id === 'chocolate-dark') return need(CHOCOLATES.find(([most]) => Number(share[1]) <= most)?.[1] ?? ingredient.id)
-  if (ingredient.id === 'sandwich-cookies') {
-    if (/shells? only|(?:without|no) (?:the )?cream|cream (?:\w+ )?(?:scraped|removed|discarded|taken)/i.test(body))
-      return need('sandwich-cookie-shells')
-    if (/cream only|cream (?:from|of) /i.test(body)) return need('sandwich-cookie-cream')
-  }
-  return ingredient
-}
-
-const rank = (l: LookUp): number => ['none', 'unsure', 'likely', 'exact'].indexOf(l.match)
-
-/** Words such as "softened" or "melted" before the name are preparation as well. */
-function mannerOf(name: string): string | null {
-  const hit = /\b(softened|soft|melted|cold|room temperature|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot)\b/i.exec(
-    name,
-  )
-  return hit ? hit[1]!.toLowerCase() : null
+/** The words of an item without the joints at its ends. */
+function pieceOf(s: Scan, item: Item): string {
+  const joint = /^(?:,|;|\+|and|&|plus|with|\.|then|add|-|–|—|\||\()$/
+  let { from, to } = item
+  while (to > from + 1 && joint.test(s.tokens[to - 1]!.word)) to--
+  while (from < to - 1 && joint.test(s.tokens[from]!.word)) from++
+  return s.text.slice(s.tokens[from]!.from, s.tokens[to - 1]!.to)
 }

@@ -1,4 +1,8 @@
+import type { Region } from '../measure/region'
+import type { Tin } from '../measure/tin'
 import type { Match } from '../pantry/lookup'
+
+export { MATERIALS, TIN_SHAPES, type Material, type Tin, type TinShape } from '../measure/tin'
 
 export const ROLES = ['batter', 'soak', 'filling', 'frosting', 'topping', 'crust', 'other'] as const
 export type Role = (typeof ROLES)[number]
@@ -25,8 +29,12 @@ export interface Line {
   /** What the baker calls it: the words of the line without amount and preparation. */
   named?: string
   match: Match
+  /** Other ingredients that the line allows in its place ("butter or margarine"). */
+  allowed?: string[]
   prep: string | null
   optional: boolean
+  /** The baker gave their word that nothing in it breaks the needs at the table. */
+  vouched?: boolean
 }
 
 export interface Part {
@@ -35,28 +43,13 @@ export interface Part {
   lines: Line[]
 }
 
-export const TIN_SHAPES = ['round', 'square', 'rect', 'loaf', 'ring', 'fluted', 'cupcake', 'sheet', 'crepe', 'bowl'] as const
-export type TinShape = (typeof TIN_SHAPES)[number]
-
-export const MATERIALS = ['aluminium', 'dark', 'glass', 'silicone', 'ceramic'] as const
-export type Material = (typeof MATERIALS)[number]
-
-export interface Tin {
-  text: string
-  shape: TinShape
-  mm: { diameter?: number; width?: number; length?: number; height?: number }
-  count: number
-  /** Bright metal where not said. */
-  material?: Material
-  /** Its base comes out. */
-  loose?: boolean
-}
-
 export interface Oven {
   celsius: number
   fan: boolean
   /** From and to. */
   minutes: [number, number] | null
+  /** The page says how long, and not how hot. */
+  assumed?: boolean
 }
 
 export interface Yield {
@@ -71,6 +64,8 @@ export interface Recipe {
   oven: Oven[]
   parts: Part[]
   method: string[]
+  /** The kitchen whose cups, spoons, eggs and names its page uses; apart from how this baker likes amounts written. */
+  region?: Region
 }
 
 export type QuestionAbout = 'ingredient' | 'amount' | 'size' | 'temperature' | 'part'
@@ -84,7 +79,26 @@ export interface Question {
   choices: { value: string; label: string }[]
 }
 
+/** What one line of a pasted page was taken for. */
+export interface PageLine {
+  text: string
+  kind: 'title' | 'heading' | 'ingredient' | 'step' | 'yield' | 'oven' | 'tin' | 'note' | 'nutrition' | 'clutter'
+}
+
+/** A line whose contents nobody knows; `part` and `line` are indices into the recipe. */
+export interface Unknown {
+  part: number
+  line: number
+  /** Nothing in the pantry fits; something may; or brands fill it as they like. */
+  why: 'unidentified' | 'unsure' | 'hidden'
+}
+
 export interface ParsedRecipe {
   recipe: Recipe
   questions: Question[]
+  /** Every line of what was pasted that is not blank, where there was a page. */
+  page?: PageLine[]
+  /** Whose measures were taken, what the page showed, and by which of its words. */
+  region?: { used: Region; found: Region | null; because: string[] }
+  unknown?: Unknown[]
 }

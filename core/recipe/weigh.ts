@@ -1,8 +1,11 @@
-import type { Region } from '../measure/region'
+import type { Alternate, Group } from '../language/group'
+import { HEAPED } from '../language/lexicon'
+import type { Measure } from '../language/measure'
+import type { Token } from '../language/token'
+import type { EggSize, Region } from '../measure/region'
 import { unitSize } from '../measure/unit'
 import { density, packageGrams, pieceGrams } from '../pantry/pantry'
 import type { Filling, Ingredient } from '../pantry/ingredient'
-import type { WrittenAmount } from './amount'
 import type { Grams } from './recipe'
 
 /** What the measuring itself leaves open, as shares below and above (see `docs/model.md`, uncertainty). */
@@ -14,69 +17,183 @@ const SPREAD = {
   piece: [0.08, 0.08],
   package: [0.12, 0.12],
 } as const
+type Spread = readonly [below: number, above: number]
 
-/** Water's density, for liquids that nobody knows. */
+/** Nobody knows what it is: between a powder's density and water's. */
 const UNKNOWN_DENSITY = 0.8
+/** A heaped spoon holds about half as much again, a scant one a fourteenth less (bench practice). */
+const HEAPED_FACTOR = 1.4
+const SCANT_FACTOR = 0.93
+/** The pot of yogurt that measures all else in a yogurt cake holds an eighth of a litre. */
+const POT_ML = 125
+/** The glass of Central and Eastern European recipes, full to the brim. */
+const EU_GLASS_ML = 250
+/** One ounce: a square of baking chocolate in an American kitchen. */
+const CHOCOLATE_SQUARE_GRAMS = 28.35
+/** A leaf of gelatine (gold), a sprig or thread of a herb or spice, a slice of fruit. */
+const LEAF_GRAMS = 2
+const SLICE_GRAMS = 45
+
+/** Grams of one whole spice, by the word that names it: kitchen weighings of dry spices. */
+const WHOLE_SPICES: readonly [word: string, grams: number][] = [
+  ['clove', 0.1],
+  ['laung', 0.1],
+  ['stick', 3],
+  ['cinnamon', 3],
+  ['pod', 0.25],
+  ['cardamom', 0.25],
+  ['elaichi', 0.25],
+  ['ilaichi', 0.25],
+  ['nutmeg', 5],
+  ['jaiphal', 5],
+  ['anise', 0.7],
+  ['strand', 0.03],
+]
 
 export interface Weighing {
   grams: Grams
+  /** The measure that decided. */
+  by: Measure
   /** The size of a package was assumed. */
   assumedPackage: boolean
   /** There is no way to weigh it: a count of something that has no usual piece. */
   unweighable: boolean
 }
 
-function fillingOf(ingredient: Ingredient, manner: string, words: string): Filling | undefined {
-  const said = `${manner} ${words}`.toLowerCase()
+/** What surrounds the amounts of one item. */
+export interface Weighed {
+  tokens: readonly Token[]
+  /** Stems of the item's own words. */
+  words: ReadonlySet<string>
+  ingredient: Ingredient | null
+  region: Region
+  /** ml of cups, glasses and mugs that the page defines itself, by unit. */
+  vessels?: ReadonlyMap<string, number>
+}
+
+function fillingOf(ingredient: Ingredient, manner: readonly string[], { words, tokens }: Weighed, m: Measure): Filling | undefined {
   const g = ingredient.gramsPerMl
-  if (/\bpacked\b/.test(said) && g.packed) return 'packed'
+  const said = (...list: string[]) => list.some((w) => manner.includes(w) || words.has(w))
+  if (said('loosely', 'loose') && g.spooned) return 'spooned'
+  if (said('packed') && g.packed) return 'packed'
   // "1 cup sifted flour" is sifted into the cup; "1 cup flour, sifted" is not.
-  if (/\bsifted\b|\bsieved\b/.test(said.split(',')[0]!) && g.sifted) return 'sifted'
-  if (/\bscooped\b|\bheap/.test(said) && g.scooped) return 'scooped'
+  const next = tokens.slice(m.to, m.to + 3).map((t) => t.word)
+  if (g.sifted && (next[0] === 'sifted' || next[0] === 'sieved' || manner.includes('sifted') || (next[0] === 'of' && next[1] === 'sifted'))) return 'sifted'
+  if (said('scooped') && g.scooped) return 'scooped'
   return undefined
 }
 
+export function sizeWord(words: ReadonlySet<string>): EggSize | undefined {
+  if ((words.has('extra') && words.has('large')) || words.has('xl')) return 'extra-large'
+  if (words.has('jumbo')) return 'jumbo'
+  if (['large', 'l', 'lg', 'lge', 'big'].some((w) => words.has(w))) return 'large'
+  if (words.has('small') || words.has('s')) return 'small'
+  return words.has('medium') || words.has('med') || words.has('m') ? 'medium' : undefined
+}
+
+/** Grams of one of a measure, with the spread of measuring so; 0 where there is no telling. */
+function oneOf(m: Measure, w: Weighed): { grams: number; spread: Spread } {
+  const { ingredient, region, words } = w
+  const { unit } = m
+  if (unit.kind === 'mass') return { grams: unitSize(unit, region)!, spread: SPREAD.mass }
+  if (unit.kind === 'volume') {
+    const ml = w.vessels?.get(unit.id) ?? (unit.id === 'glass' && region === 'eu' ? EU_GLASS_ML : unitSize(unit, region)!)
+    const perMl = ingredient ? density(ingredient, fillingOf(ingredient, m.manner, w, m)) : UNKNOWN_DENSITY
+    const fullness = m.manner.some((x) => HEAPED.has(x)) ? HEAPED_FACTOR : m.manner.includes('scant') ? SCANT_FACTOR : 1
+    const spoon = unit.id === 'tsp' || unit.id === 'tbsp'
+    const spread = spoon ? SPREAD.spoon : ingredient?.gramsPerMl.poured !== undefined ? SPREAD.volume : SPREAD.powder
+    return { grams: ml * perMl * fullness, spread }
+  }
+  if (unit.kind === 'package') {
+    // "1 pot of sugar" in a yogurt cake: the empty pot measures what comes in none.
+    if (words.has('pot') && ingredient && ingredient.kind !== 'dairy' && ingredient.kind !== 'plant-dairy')
+      return { grams: POT_ML * density(ingredient), spread: SPREAD.powder }
+    return { grams: (ingredient && packageGrams(ingredient, region)) ?? 0, spread: SPREAD.package }
+  }
+  if (!ingredient) return { grams: 0, spread: SPREAD.piece }
+  if (unit.id === 'square') return { grams: ingredient.id.startsWith('chocolate') ? CHOCOLATE_SQUARE_GRAMS : 15, spread: SPREAD.piece }
+  if (unit.id === 'sheet' && ingredient.id === 'gelatine') return { grams: LEAF_GRAMS, spread: SPREAD.piece }
+  if (ingredient.id === 'spice') {
+    const whole = WHOLE_SPICES.find(([word]) => words.has(word))
+    if (whole) return { grams: whole[1], spread: SPREAD.piece }
+  }
+  const piece = pieceGrams(ingredient, region, sizeWord(words))
+  if (unit.id === 'slice') return { grams: piece ?? SLICE_GRAMS, spread: SPREAD.package }
+  return { grams: piece ?? 0, spread: SPREAD.piece }
+}
+
+/** Which of two measures of one amount is believed: weight before volume before count. */
+function rank({ unit }: Measure): number {
+  if (unit.kind === 'mass') return unit.id === 'g' || unit.id === 'kg' ? 5 : 4
+  if (unit.kind === 'volume') return unit.id === 'ml' || unit.id === 'l' || unit.id === 'dl' ? 3.5 : 3
+  return unit.kind === 'package' ? 1 : 0
+}
+
+const VAGUE = new Set(['glass', 'mug', 'spoon', 'teacup', 'katori', 'splash', 'handful', 'pinch', 'dash', 'knob'])
+const DECLINED = /^(?:plus|extra|or|for|from|approximately)$/
+/** A second measure is of the same thing only within these factors of the first; more narrowly where it stands apart. */
+const BELIEVED = { beside: [0.3, 3.3], apart: [0.55, 1.8] } as const
+
+function believable(a: Alternate, base: Measure, w: Weighed): boolean {
+  const m = a.measure
+  const counts = base.unit.kind === 'piece' || base.unit.kind === 'package'
+  // "7 slices (1 20-oz can)": the can that they come from.
+  if (m.packed && base.unit.kind === 'piece' && base.low > 1) return false
+  if (a.apart) {
+    if (m.unit.kind !== 'mass' && !(m.unit.kind === 'volume' && counts)) return false
+    if (w.tokens.slice(Math.max(0, m.from - 2), m.from).some((t) => DECLINED.test(t.word))) return false
+  }
+  if (counts || VAGUE.has(base.unit.id)) return m.unit.kind === 'mass' || m.unit.kind === 'volume'
+  const share = (m.low * oneOf(m, w).grams) / (base.low * oneOf(base, w).grams)
+  const [least, most] = BELIEVED[a.apart ? 'apart' : 'beside']
+  return share > least && share < most
+}
+
+/** "2 cans (14 oz)": what stands in the bracket is of one of them. */
+function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
+  const { base } = group
+  if (pick === base || base.low === 1) return false
+  const t = w.tokens
+  if (t.slice(pick.to, pick.to + 3).some((x) => x.word === 'each') || t[pick.from - 1]?.word === 'each') return true
+  if (base.low < 1) {
+    // "½ can (14 oz)", "1/2 can (from a 14 oz can)" is half of one; "½ sachet (4 g)" is what goes in.
+    return base.unit.kind === 'package' && (pick.packed === true || w.tokens.slice(pick.from - 3, pick.from).some((x) => x.word === 'from'))
+  }
+  if (base.unit.kind === 'package') return true
+  // "2 (8 oz) packages", "3 x (200 g) tubs"
+  if (base.unit.id !== 'piece' || t[base.to]?.text !== '(') return false
+  const close = t.findIndex((x, i) => i > base.to && x.text === ')')
+  return /^(?:cans?|box(?:es)?|pkgs?|packages?|packets?|jars?|tins?|bags?|blocks?|bars?|containers?|envelopes?|tubs?|sachets?|cartons?|pots?|bricks?)$/.test(t[close + 1]?.word ?? '')
+}
+
 /**
- * Grams of a written amount of an ingredient, with what the measure leaves uncertain.
+ * Grams of the measures of one item, with what the measuring leaves uncertain.
  *
- * @param words the words after the amount, for "sifted" and "packed"
- * @param region whose cups, spoons, eggs and packages
+ * Of several measures of one amount the surest is taken, unless it contradicts the first beyond belief.
  */
-export function weigh(amount: WrittenAmount, ingredient: Ingredient | null, words: string, region: Region): Weighing {
-  const range = (one: number, [below, above]: readonly [number, number]): Grams => ({
-    low: amount.low * one * (1 - below),
-    high: amount.high * one * (1 + above),
-    best: ((amount.low + amount.high) / 2) * one,
-  })
-  const sure = { assumedPackage: false, unweighable: false }
-  const perMl = () => (ingredient ? density(ingredient, fillingOf(ingredient, amount.manner, words)) : UNKNOWN_DENSITY)
-  const measured = (m: { amount: number; unit: { kind: string; size?: unknown } }) => {
-    const size = unitSize(m.unit as never, region) ?? 1
-    return m.amount * size * (m.unit.kind === 'volume' ? perMl() : 1)
+export function weigh(group: Group, w: Weighed): Weighing {
+  const { base } = group
+  let pick = base
+  for (const a of group.alternates) if (rank(a.measure) > rank(pick) && believable(a, base, w)) pick = a.measure
+  const one = oneOf(pick, w)
+  const count = ofEach(group, pick, w) ? { low: base.low, high: base.high } : { low: 1, high: 1 }
+  let low = pick.low * count.low * one.grams
+  let high = pick.high * count.high * one.grams
+  if (pick === base)
+    for (const { measure, minus } of group.sums) {
+      const more = oneOf(measure, w).grams
+      const sign = minus ? -1 : 1
+      low += sign * measure.low * more
+      high += sign * measure.high * more
+    }
+  low = Math.max(0, low)
+  high = Math.max(low, high)
+  const [below, above] = one.spread
+  const unweighable = one.grams === 0 && pick.low > 0
+  return {
+    grams: { low: low * (1 - below), high: high * (1 + above), best: (low + high) / 2 },
+    by: pick,
+    assumedPackage: pick.unit.kind === 'package' && !w.words.has('pot'),
+    unweighable,
   }
-  if (amount.total) {
-    const best = measured(amount.total)
-    const [below, above] = amount.total.unit.kind === 'mass' ? SPREAD.mass : SPREAD.volume
-    return { ...sure, grams: { low: best * (1 - below), high: best * (1 + above), best } }
-  }
-  if (amount.each) return { ...sure, grams: range(measured(amount.each), SPREAD.mass) }
-  const unit = amount.unit
-  if (unit?.kind === 'mass') return { ...sure, grams: range(unitSize(unit, region)!, SPREAD.mass) }
-  if (unit?.kind === 'volume') {
-    const one = unitSize(unit, region)! * perMl()
-    const heaped = /heap|rounded/.test(amount.manner) ? 1.4 : amount.manner === 'scant' ? 0.93 : 1
-    const poured = ingredient?.gramsPerMl.poured !== undefined
-    const spread = unit.id === 'tsp' || unit.id === 'tbsp' ? SPREAD.spoon : poured ? SPREAD.volume : SPREAD.powder
-    return { ...sure, grams: range(one * heaped, spread) }
-  }
-  if (unit?.kind === 'package') {
-    const one = ingredient && packageGrams(ingredient, region)
-    return one
-      ? { grams: range(one, SPREAD.package), assumedPackage: true, unweighable: false }
-      : { grams: { low: 0, high: 0, best: 0 }, assumedPackage: true, unweighable: true }
-  }
-  const one = ingredient && pieceGrams(ingredient, region, amount.size)
-  return one
-    ? { ...sure, grams: range(one, SPREAD.piece) }
-    : { grams: { low: 0, high: 0, best: 0 }, assumedPackage: false, unweighable: true }
 }

@@ -1,9 +1,10 @@
+import { measuresIn } from '../language/measure'
+import { tokenise } from '../language/token'
 import { inKitchen, type Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
 import { writeNumber } from '../measure/number'
 import { measurableOf } from '../pantry/measurable'
 import { nameOf, need } from '../pantry/pantry'
-import { readAmount } from '../recipe/amount'
 import type { Line, Recipe } from '../recipe/recipe'
 
 /** How the recipe is measured: by weight where most of its lines are, else by the region's cups. */
@@ -38,12 +39,12 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
   const weighed = /\bg$/.test(kitchen)
   const pieces = /\begg/.test(kitchen)
   // A sum of measures ("⅓ cup + 2 tbsp") is no quantity of one unit.
-  const measured = weighed || kitchen.includes('+') ? undefined : readAmount(kitchen, region)
+  const measured = weighed || kitchen.includes('+') ? undefined : measuresIn(tokenise(kitchen), [])[0]
   const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
   return {
     text: prep ? `${text}, ${prep}` : text,
     quantity: measured
-      ? { low: measured.low, high: measured.high, unit: measured.unit?.id ?? 'piece' }
+      ? { low: measured.low, high: measured.high, unit: measured.unit.id }
       : { low: grams, high: grams, unit: 'g' },
     grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
     ingredient: id,

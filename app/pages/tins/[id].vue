@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { celsiusToFahrenheit, celsiusToGasMark } from '../../../core/measure/temperature'
 import { MATERIALS, type Material, type Tin } from '../../../core/recipe/recipe'
-import { readTin } from '../../../core/recipe/tin'
+import { readTin } from '../../../core/language/tin'
 import type { OvenMode } from '../../../core/oven/surroundings'
 import { sectionOf } from '../../../core/tin/section'
 import { useCupboard } from '~/stores/cupboard'

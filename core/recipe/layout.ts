@@ -1,0 +1,183 @@
+import { scan } from '../language/item'
+import { withoutBullet } from './line'
+
+/** One line of a page, as it is shown and as it is read. */
+export interface Row {
+  /** The baker's words, with marks of formatting off. */
+  text: string
+  /** What is scanned: leaders and bars out of the way. */
+  body: string
+  /** Lines of the pasted text that it came from. */
+  source: number[]
+  /** Blank lines right above. */
+  gap: number
+  /** A cell of a table whose heading says grams. */
+  grams?: number
+}
+
+const MARKS = /\*\*|__(?=\S)|(?<=\S)__|<\/?(?:b|i|u|em|li|ul|ol|p|strong|br|div|span)\s*\/?>/g
+const RULE = /^[\s\-_=*~·.]{2,}$/
+
+/** Takes formatting off one line of text. */
+const unmarked = (line: string): string =>
+  line
+    .replace(MARKS, '')
+    .replace(/&amp;/g, '&')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/&frac12;/g, '½')
+    .replace(/&deg;/g, '°')
+    .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
+    .replace(/[\u200b\u200d\ufeff]/g, '')
+
+/** "Flour ........ 2 cups": dots that only lead the eye. */
+const unled = (text: string): string => text.replace(/\s*(?:\.{3,}|(?:\. ){3,}|…{2,}|_{3,})\s*/g, ' – ')
+
+const row = (text: string, source: number[], gap: number): Row => ({ text, body: unled(text), source, gap })
+
+/** Only an amount: "200 g", "1 cup (120 g)". */
+function amountAlone(text: string): boolean {
+  const s = scan(withoutBullet(text))
+  const m = s.measures[0]
+  return m !== undefined && m.from === 0 && s.mentions.length === 0 && s.tokens.length <= 9 && (s.measures.at(-1)!.to >= s.tokens.length - 1)
+}
+
+function nameAlone(text: string): boolean {
+  const s = scan(withoutBullet(text))
+  return s.tokens.length <= 10 && s.mentions.length > 0 && s.measures.length === 0 && !/[:.]$/.test(text.trim())
+}
+
+/** Whether a piece is a whole ingredient by itself: it starts with an amount and names something. */
+function isIngredient(text: string): boolean {
+  const s = scan(withoutBullet(text))
+  return s.measures[0] !== undefined && s.measures[0].from <= 1 && s.mentions.length > 0
+}
+
+const HEADED = /^\s*((?:the )?(?:ing?red?i[ae]n\w+|ingr\.?|you(?: will|['’]ll)? need|method|directions?|instructions?|preparation|procedure|what you need)[^:\d]{0,25}?)(?::|\s[-–—])\s+(\S.{8,})$/i
+const COLUMN_HEAD = /\b(?:ingredients?|amount|quantity|qty|material|weight|batch|item|grams?)\b/i
+const GRAMS_HEAD = /\((?:g|gm|grams|ml)\)|^(?:g|gm|grams|weight|ml)\b/i
+
+/** An amount on a line of its own belongs to the name under it. */
+function joinAmounts(rows: readonly Row[]): Row[] {
+  const out: Row[] = []
+  for (let i = 0; i < rows.length; i++) {
+    const a = rows[i]!
+    const b = rows[i + 1]
+    if (b && b.gap === 0 && amountAlone(a.text) && nameAlone(b.text)) {
+      out.push(row(`${a.text.trim()} ${withoutBullet(b.text)}`, [...a.source, ...b.source], a.gap))
+      i++
+    } else out.push(a)
+  }
+  return out
+}
+
+/** "Ingredients: flour, …" on one line is a heading and what it heads. */
+function partHeads(rows: readonly Row[]): Row[] {
+  return rows.flatMap((r) => {
+    const m = HEADED.exec(r.text)
+    if (!m || /\d|time/i.test(m[1]!)) return [r]
+    return [row(`${m[1]}:`, r.source, r.gap), row(m[2]!, r.source, 0)]
+  })
+}
+
+/** Tables with bars: a head row says which column is grams. */
+function readTables(rows: readonly Row[]): Row[] {
+  const out: Row[] = []
+  let head: string[] | undefined
+  for (const r of rows) {
+    if (/^\s*\|?[\s:|-]{5,}\|?\s*$/.test(r.text)) continue
+    const bars = r.text.split('|').length - 1
+    if (!bars) {
+      head = undefined
+      out.push(r)
+      continue
+    }
+    const cells = r.text
+      .replace(/^\s*\||\|\s*$/g, '')
+      .split('|')
+      .map((c) => c.trim())
+    if (bars >= 1 && COLUMN_HEAD.test(r.text) && !/\d/.test(r.text) && cells.length >= 2) {
+      head = cells
+      continue
+    }
+    if (head && cells.length === head.length) {
+      const column = head.findLastIndex((h) => GRAMS_HEAD.test(h))
+      const value = column > 0 ? Number(cells[column]!.replace(',', '')) : NaN
+      const body = cells.length >= 2 ? cells.filter((c, i) => c && i !== column).join(' – ') : r.text
+      out.push({ ...r, body: Number.isFinite(value) ? cells[0]! : body, ...(Number.isFinite(value) && { grams: value }) })
+      continue
+    }
+    out.push(cells.length >= 2 && cells.length <= 4 && scan(r.text).mentions.length ? { ...r, body: cells.filter(Boolean).join(' – ') } : r)
+  }
+  return out
+}
+
+/** Two columns that ran together: each half is a whole ingredient. */
+function splitColumns(rows: readonly Row[]): Row[] {
+  return rows.flatMap((r) => {
+    const columns = r.text.trim().split(/\s{4,}|\t+/)
+    if (columns.length === 2 && columns.every(isIngredient)) return columns.map((c, i) => row(c, r.source, i ? 0 : r.gap))
+    return [r]
+  })
+}
+
+/** Fewer lines than this side by side are chance. */
+const LEAST_COLUMN = 4
+/** Columns that start within this many characters of one another are one. */
+const COLUMN_SLACK = 2
+
+/**
+ * Two columns that ran together are read one after the other: where many lines in a row break at the same place, and
+ * what stands on the right is words and no amounts of the left.
+ *
+ * @returns the lines in reading order, each with its place in the pasted text
+ */
+function unfoldColumns(lines: readonly string[]): { text: string; at: number }[] {
+  const whole = lines.map((text, at) => ({ text, at }))
+  const breaks = lines.map((l) => {
+    const m = /^(\s*\S.*?)(\s{3,})(\S.*)$/.exec(l)
+    return m ? m[1]!.length + m[2]!.length : undefined
+  })
+  const counts = new Map<number, number>()
+  for (const b of breaks) if (b !== undefined) counts.set(b, (counts.get(b) ?? 0) + 1)
+  const [column, seen] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [0, 0]
+  if (seen < LEAST_COLUMN || column < 12) return whole
+  const onRight = (i: number) => (breaks[i] !== undefined && Math.abs(breaks[i] - column) <= COLUMN_SLACK) || (lines[i]!.length > column && !lines[i]!.slice(0, column - COLUMN_SLACK).trim())
+  const first = lines.findIndex((_, i) => onRight(i))
+  const last = lines.findLastIndex((_, i) => onRight(i))
+  const block = whole.slice(first, last + 1)
+  const cut = (l: { text: string; at: number }): [string, string] => {
+    const at = breaks[l.at] !== undefined && Math.abs(breaks[l.at]! - column) <= COLUMN_SLACK ? breaks[l.at]! : column
+    return onRight(l.at) ? [l.text.slice(0, at).trim(), l.text.slice(at).trim()] : [l.text, '']
+  }
+  const right = block.map((l) => cut(l)[1]).filter(Boolean)
+  const left = block.map((l) => cut(l)[0]).filter(Boolean)
+  // A column of bare amounts belongs to the names beside it.
+  const bare = (texts: readonly string[]) => texts.filter((x) => !/\p{L}{3}/u.test(x) || amountAlone(x) || (scan(x).mentions.length === 0 && scan(x).measures.length > 0 && x.length < 30)).length * 2 > texts.length
+  if (bare(right) || bare(left)) return whole
+  return [
+    ...whole.slice(0, first),
+    ...block.map((l) => ({ text: cut(l)[0], at: l.at })),
+    { text: '', at: block[0]!.at },
+    ...block.map((l) => ({ text: cut(l)[1], at: l.at })),
+    ...whole.slice(last + 1),
+  ]
+}
+
+/**
+ * The rows of a page: one thing a row, whatever its layout.
+ *
+ * @param text as pasted
+ */
+export function rowsOf(text: string): Row[] {
+  const rows: Row[] = []
+  let gap = 0
+  for (const { text: line, at } of unfoldColumns(text.split(/\r\n?|\n/))) {
+    if (!line.trim() || RULE.test(line)) {
+      gap++
+      continue
+    }
+    rows.push(row(unmarked(line).trim(), [at], gap))
+    gap = 0
+  }
+  return splitColumns(readTables(partHeads(joinAmounts(rows))))
+}

@@ -1,0 +1,305 @@
+import { ABBREVIATED, scan } from '../language/item'
+import { tokenise } from '../language/token'
+import type { Region } from '../measure/region'
+import { unitNamed } from '../measure/unit'
+import { classify, type Classified, type Label } from './classify'
+import { DEFINITION } from './feature'
+import { rowsOf } from './layout'
+import { linesOf, readLine, type LineOptions, type ReadLine } from './line'
+import type { PageLine, Part, Question } from './recipe'
+import { roleOf } from './role'
+
+/** A page taken apart: its title, parts with their lines, steps, and what every line of it was taken for. */
+export interface Page {
+  title: string
+  parts: Part[]
+  method: string[]
+  /** Lines that say how much it makes, in what and how it is baked. */
+  meta: string[]
+  questions: Question[]
+  lines: PageLine[]
+}
+
+/** Fewer ingredients in a list than this, and the page tells them in its sentences. */
+const LEAST_LIST = 4
+
+const capital = (s: string): string => s.replace(/^./u, (c) => c.toUpperCase())
+
+/** The name that a heading gives its part. */
+const headingName = (text: string): string =>
+  capital(
+    text
+      .replace(/^[#*\s①-⑳]+|[*:\s.–—-]+$/gu, '')
+      .replace(/^\(?[A-Da-d][).]\s*/, '')
+      .replace(/^(?:for|to make) (?:the )?/i, '')
+      .trim(),
+  )
+
+const MIXING = new Set('sift stir mix beat add fold whisk combine blend melt boil pour sieve rub heat bring simmer cook put place then next dissolve cream sprinkle'.split(' '))
+
+/** "Sift together:" says what is done with the lines under it, and parts nothing off. */
+const isInstruction = (text: string): boolean => {
+  const t = tokenise(text)
+  const first = t.find((x) => x.kind === 'word')
+  return first !== undefined && t.filter((x) => x.kind === 'word').length > 1 && MIXING.has(first.word) && roleOf(text.replace(/^\W*\w+/, '')) === undefined
+}
+
+const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u
+
+/** "Base - 150 g butter, ½ cup sugar": a heading and what follows on the same line. */
+function inlineHead(text: string): { name: string; rest: string } | undefined {
+  const m = INLINE.exec(text)
+  if (!m) return undefined
+  const name = m[1]!.trim()
+  if (name.split(/\s+/).length > 5) return undefined
+  const rest = scan(m[2]!)
+  if (!rest.measures.length || !rest.mentions.length) return undefined // "Salt – ¼ tsp"
+  const role = roleOf(name)
+  if (scan(name).mentions.length && (!role || rest.measures[0]!.from > 1)) return undefined
+  return { name, rest: m[2]! }
+}
+
+/** Sentences of a text; a full stop behind an abbreviation ends none. */
+export function sentencesOf(text: string): string[] {
+  const t = tokenise(text)
+  const out: string[] = []
+  let from = 0
+  t.forEach((x, i) => {
+    if (!/^[.!?;]$/.test(x.text) || !t[i + 1] || t[i + 1]!.from === x.to) return
+    const before = t[i - 1]
+    const measured = t[i - 2]?.kind === 'number' || t[i - 2]?.kind === 'fraction'
+    if (x.text === '.' && before && ABBREVIATED.test(before.word) && (measured || !/^\p{Lu}/u.test(t[i + 1]!.text))) return
+    out.push(text.slice(from, x.to).trim())
+    from = x.to
+  })
+  const last = text.slice(from).trim()
+  return [...out, ...(last ? [last] : [])]
+}
+
+const PAGE_KIND: Readonly<Record<Label, PageLine['kind']>> = {
+  title: 'title',
+  intro: 'note',
+  meta: 'note',
+  clutter: 'clutter',
+  'ingredients-heading': 'heading',
+  'part-heading': 'heading',
+  'method-heading': 'heading',
+  'step-heading': 'heading',
+  'notes-heading': 'heading',
+  ingredient: 'ingredient',
+  step: 'step',
+  note: 'note',
+  equipment: 'note',
+}
+
+function kindOf(c: Classified): PageLine['kind'] {
+  if (c.label === 'clutter' && c.nutrition) return 'nutrition'
+  if (c.label !== 'meta') return PAGE_KIND[c.label]
+  if (/^\W*(?:serves|servings?|yields?|makes|portions?|cuts into|pieces)/i.test(c.text)) return 'yield'
+  if (c.heat || /oven/i.test(c.text)) return 'oven'
+  if (c.size || /^(?:tin|pan|mould)/i.test(c.text)) return 'tin'
+  return c.nutrition ? 'nutrition' : 'note'
+}
+
+/** Cups, glasses and mugs that the page defines itself: "1 cup = 200 ml", "(250 ml cup)". */
+function vesselsOf(text: string): Map<string, number> {
+  const found = new Map<string, number>()
+  const put = (word: string, digits: string) => {
+    const unit = unitNamed(word)
+    const ml = Number(digits)
+    if (unit?.kind === 'volume' && ml >= 80 && ml <= 350) found.set(unit.id, ml)
+  }
+  for (const m of text.matchAll(/\b(cups?|glass(?:es)?|mugs?|katoris?|teacups?)\b\s*(?:size\s*)?(?:[:=]|is|are|of|means|holds)\s*(?:an? )?(\d{2,3})\s*(?:ml|cc)/gi)) put(m[1]!, m[2]!)
+  for (const m of text.matchAll(/(\d{2,3})\s*ml (cup|glass|mug|katori)s?\b/gi)) put(m[2]!, m[1]!)
+  return found
+}
+
+/** An unknown line longer than this is a sentence, and no ingredient. */
+const MOST_UNKNOWN_WORDS = 7
+
+class Builder {
+  parts: Part[] = []
+  questions: Question[] = []
+  private current: Part | undefined
+
+  constructor(
+    private readonly region: Region,
+    private readonly options: LineOptions,
+  ) {}
+
+  open(name: string): Part {
+    this.current = { name, role: 'batter', lines: [] }
+    this.parts.push(this.current)
+    return this.current
+  }
+
+  get part(): Part {
+    return this.current ?? this.open('')
+  }
+
+  has(): boolean {
+    return this.current !== undefined
+  }
+
+  select(part: Part | undefined): void {
+    this.current = part
+  }
+
+  put(read: ReadLine, known = false): void {
+    const part = this.part
+    const at = this.parts.indexOf(part)
+    read.lines.forEach((line, n) => {
+      if (!line.ingredient && (known || line.text.split(/\s+/).length > MOST_UNKNOWN_WORDS || DEFINITION.test(line.text) || /^\W*(?:note|tip)\b/i.test(line.text))) return
+      for (const q of read.questions) if (q.line === n) this.questions.push({ ...q, part: at, line: part.lines.length })
+      part.lines.push(line)
+    })
+  }
+
+  line(text: string): void {
+    this.put(readLine(text, this.region, this.options))
+  }
+
+  sentence(text: string): ReadLine {
+    return linesOf(scan(text, this.region), text, this.region, { ...this.options, prose: true })
+  }
+}
+
+/**
+ * Takes a pasted page apart.
+ *
+ * @param text as pasted
+ * @param region whose measures and names
+ */
+export function readPage(text: string, region: Region): Page {
+  const rows = rowsOf(text)
+  const classified = classify(rows)
+  const vessels = vesselsOf(text)
+  const build = new Builder(region, vessels.size ? { vessels } : {})
+  const method: string[] = []
+  const meta: string[] = []
+  let title = ''
+  let continues: Classified | undefined
+  for (const c of classified) {
+    switch (c.label) {
+      case 'title':
+        title ||= c.text.replace(/^[#*\s]+|:$/g, '').slice(0, 200)
+        meta.push(c.text)
+        break
+      case 'ingredients-heading': {
+        meta.push(c.text)
+        const named = /\bfor (?:the )?([\p{L} ]{3,30})\s*:?$/iu.exec(c.text)
+        if (named && roleOf(named[1]!)) build.open(capital(named[1]!.trim()))
+        break
+      }
+      case 'part-heading':
+        meta.push(c.text)
+        if (!(isInstruction(c.text) && build.has())) build.open(headingName(c.text))
+        break
+      case 'ingredient':
+        takeIngredient(c, build)
+        break
+      case 'step':
+        takeStep(c, continues, method)
+        break
+      case 'note':
+      case 'notes-heading':
+      case 'method-heading':
+      case 'step-heading':
+        break
+      default:
+        meta.push(c.text)
+    }
+    continues = c.label === 'step' ? c : undefined
+  }
+  takeFromSentences(classified, build, method)
+  const used = build.parts.filter((p) => p.lines.length)
+  const moved = new Map(build.parts.map((p, i) => [i, used.indexOf(p)]))
+  return {
+    title,
+    parts: used,
+    method,
+    meta,
+    questions: build.questions.flatMap((q) => (q.part === null ? [q] : moved.get(q.part)! < 0 ? [] : [{ ...q, part: moved.get(q.part)! }])),
+    lines: pageLines(text, classified),
+  }
+}
+
+function takeIngredient(c: Classified, build: Builder): void {
+  if (c.row.grams !== undefined) {
+    const read = readLine(c.row.body, 'us')
+    const line = read.lines[0]
+    if (line) build.put({ lines: [{ ...line, text: c.text, quantity: { low: c.row.grams, high: c.row.grams, unit: 'g' }, grams: { low: c.row.grams, high: c.row.grams, best: c.row.grams } }], questions: read.questions.filter((q) => q.about === 'ingredient') })
+    return
+  }
+  const inline = c.words > 2 ? inlineHead(c.text) : undefined
+  if (inline) {
+    build.open(capital(inline.name))
+    build.line(inline.rest)
+    return
+  }
+  if (c.row.body === c.row.text) build.line(c.text)
+  else {
+    const read = readLine(c.row.body, build['region'], {})
+    build.put({ ...read, lines: read.lines.map((l) => ({ ...l, text: c.text })) })
+  }
+}
+
+/** A step of its own, or the rest of the line above that ran over. */
+function takeStep(c: Classified, above: Classified | undefined, method: string[]): void {
+  const body = (c.numbering ? c.body : c.text).trim()
+  if (!body) return
+  const runsOver = above && !c.numbering && c.row.gap === 0 && /^[\p{Ll}(&]/u.test(body) && !/[.!?:)]["”]?$/.test(above.text) && !c.bullet
+  if (runsOver && method.length) method[method.length - 1] += ` ${body}`
+  else method.push(body)
+}
+
+const PART_OF_SENTENCE = /^(?:for|to make|make)?\s*(?:the |a |an )?\b(icing|frosting|glaze|sauce|topping|syrup|filling|batter|base|drizzle|buttercream|crust|cream)\b/i
+const CONDITIONAL = /\b(?:if|optional|instead|water bath|or use|substitute|can also|needed)\b/i
+const AGAIN = /\b(?:of )?(?:the|this|it|remaining|rest|other|half|reserved)\b/i
+
+/** Amounts that stand only in sentences: a page without a list, or a thing that the list forgot. */
+function takeFromSentences(classified: readonly Classified[], build: Builder, method: string[]): void {
+  const known = build.parts.flatMap((p) => p.lines).filter((l) => l.ingredient)
+  if (known.length < LEAST_LIST) {
+    const sources = classified.filter((c) => c.label === 'step' || c.label === 'intro' || (c.label === 'note' && known.length === 0))
+    const first = build.parts.find((p) => p.lines.length)
+    for (const c of sources) {
+      for (const sentence of sentencesOf(c.text)) {
+        const read = build.sentence(sentence)
+        const lines = read.lines.filter((l) => l.ingredient && l.quantity)
+        if (!lines.length) continue
+        const head = PART_OF_SENTENCE.exec(sentence)?.[1]
+        if (head) build.select(build.parts.find((p) => p.name.toLowerCase() === head.toLowerCase()) ?? build.open(capital(head)))
+        else if (!build.has()) build.select(first ?? build.open(''))
+        build.put({ lines, questions: [] }, true)
+      }
+    }
+    if (!method.length) for (const c of sources) if (c.verbs > 1) method.push(c.text)
+    return
+  }
+  const ids = new Set(known.map((l) => l.ingredient))
+  const forgotten: ReadLine['lines'] = []
+  for (const c of classified)
+    if (c.label === 'step')
+      for (const sentence of sentencesOf(c.text)) {
+        if (CONDITIONAL.test(sentence)) continue
+        const lines = build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && !AGAIN.test(l.text) && measured(l))
+        // A sentence that brings one thing that the list lacks brings its company too.
+        if (lines.some((l) => !ids.has(l.ingredient))) forgotten.push(...lines)
+      }
+  if (forgotten.length && forgotten.length <= 16) {
+    build.select(build.parts.filter((p) => p.lines.length).at(-1))
+    build.put({ lines: forgotten, questions: [] }, true)
+  }
+}
+
+const REAL_UNITS = new Set(['g', 'kg', 'ml', 'dl', 'cl', 'l', 'oz', 'lb', 'cup', 'tbsp', 'tsp', 'stick', 'pinch', 'dessertspoon'])
+const measured = (l: ReadLine['lines'][number]): boolean => REAL_UNITS.has(l.quantity!.unit) || (l.quantity!.unit === 'piece' && l.ingredient!.startsWith('egg'))
+
+/** What every line of the pasted text was taken for, blank ones left out. */
+function pageLines(text: string, classified: readonly Classified[]): PageLine[] {
+  const raw = text.split(/\r\n?|\n/)
+  const kinds = new Map<number, PageLine['kind']>()
+  for (const c of classified) for (const i of c.row.source) kinds.set(i, kinds.get(i) === 'ingredient' ? 'ingredient' : kindOf(c))
+  return raw.flatMap((line, i) => (line.trim() ? [{ text: line.trim(), kind: kinds.get(i) ?? 'clutter' }] : []))
+}
