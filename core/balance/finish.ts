@@ -8,7 +8,7 @@ export function recogniseFinish(mass: Mass, kinds: Kinds, ids: Set<string>): Fin
   const fat = mass.fat / total
   const sugar = mass.sugar / total
   const has = (pattern: RegExp) => [...ids].some((id) => pattern.test(id))
-  const cream = has(/^(cream-heavy|cream-single|plant-cream|coconut-cream|mascarpone|whipped-topping)$/)
+  const cream = has(/^(cream-heavy|cream-double|cream-single|plant-cream|coconut-cream|mascarpone|whipped-topping)$/)
   // Cheese folded into cream is a cream with body, not an icing.
   if (cream && sugar < 0.25 && !has(/^egg-(yolk|whole)$/) && !has(/butter|spread|shortening/) && kinds.chocolate / total < 0.2)
     return 'whipped-cream'

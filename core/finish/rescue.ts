@@ -24,7 +24,7 @@ export interface RescueStep {
 
 const FATS = ['butter-unsalted', 'plant-butter-block', 'shortening']
 const LIQUIDS = ['milk-whole', 'soy-milk', 'oat-milk', 'water']
-const CREAMS = ['cream-heavy', 'coconut-cream', 'plant-cream']
+const CREAMS = ['cream-heavy', 'cream-double', 'coconut-cream', 'plant-cream']
 /** More than this share of the bowl is no rescue but another batch; a ganache or a glaze is corrected by as much again. */
 const MOST_USUAL = 1
 const MOST_ADDED: Partial<Record<FinishFamily, number>> = { ganache: 1.6, glaze: 2.5, 'whipped-cream': 1.2 }

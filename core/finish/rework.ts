@@ -34,9 +34,9 @@ const PINCH = 0.002
 const PASTE = { milk: 0.88, starch: 0.11 }
 const DRY_SUGARS = /^sugar-(icing|white|brown)|^coconut-sugar$/
 const FIRM_FATS = /^(butter-|plant-butter|plant-spread|shortening|margarine|oil-coconut|ghee)/
-const CREAMS = /^(cream-heavy|plant-cream|coconut-cream|mascarpone|plant-mascarpone)$/
+const CREAMS = /^(cream-heavy|cream-double|plant-cream|coconut-cream|mascarpone|plant-mascarpone)$/
 const STARCHES = /^(cornstarch|potato-starch|custard-powder|flour-)/
-const LIQUIDS = /^(milk-|soy-milk|oat-milk|almond-milk|water|cream-heavy|coffee-brewed)/
+const LIQUIDS = /^(milk-|soy-milk|oat-milk|almond-milk|water|cream-heavy|cream-double|coffee-brewed)/
 
 const STARCH_STEP =
   'Whisk the starch in while the milk is cold, and let it boil for a full minute, whisking: only boiled starch stays thick.'

@@ -1,7 +1,7 @@
 import { fahrenheitToCelsius, gasMarkToCelsius } from '../measure/temperature'
 import type { Region } from '../measure/region'
 import { unitNamed } from '../measure/unit'
-import { NOT_AMOUNTS, NUMBERS_AFTER, TIME_UNITS } from './lexicon'
+import { NOT_AMOUNTS, NUMBERS_AFTER, table, TIME_UNITS } from './lexicon'
 import { isDash, spanAt, valueAt } from './number'
 import { tokenise, touching, type Token } from './token'
 
@@ -46,13 +46,13 @@ export interface Other extends Place {
 export type Dial = Time | Heat | Size | Other
 
 const INCH_MM = 25.4
-const LENGTHS: Readonly<Record<string, { unit: 'in' | 'cm' | 'mm'; mm: number }>> = {
+const LENGTHS = table<{ unit: 'in' | 'cm' | 'mm'; mm: number }>({
   ...Object.fromEntries(['inch', 'inches', 'in', '"', '”', '″', "''", 'ins'].map((w) => [w, { unit: 'in', mm: INCH_MM } as const])),
   ...Object.fromEntries(['cm', 'cms', 'centimetre', 'centimetres', 'centimeter', 'centimeters'].map((w) => [w, { unit: 'cm', mm: 10 } as const])),
   mm: { unit: 'mm', mm: 1 },
-}
+})
 const DEGREES = new Set(['°', '*', 'º', '˚', '⁰', 'degree', 'degrees', 'deg', 'degs'])
-const SCALES: Readonly<Record<string, 'C' | 'F'>> = { c: 'C', celsius: 'C', centigrade: 'C', f: 'F', fahrenheit: 'F' }
+const SCALES = table<'C' | 'F'>({ c: 'C', celsius: 'C', centigrade: 'C', f: 'F', fahrenheit: 'F' })
 const FAN = new Set(['fan', 'convection', 'circulating', 'ventilated'])
 const BY = new Set(['x', '×', 'by', '✕'])
 /** No oven and no pan is colder or hotter, on either scale. */
@@ -68,7 +68,7 @@ function lengthUnit(t: readonly Token[], i: number): { unit: 'in' | 'cm' | 'mm';
   const hit = LENGTHS[t[j]?.word ?? ''] ?? (t[j]?.text === "'" && t[j + 1]?.text === "'" ? LENGTHS['in'] : undefined)
   if (!hit) return undefined
   // "8 in the tin" is no length; "8 in round", "8 in." is.
-  if (t[j]!.word === 'in' && !/^(?:round|square|pan|tin|loaf|cake|springform|ring|bundt|tube|layer|deep|\.|\)|x|×|by|,|sandwich)$/.test(t[j + 1]?.word ?? ')'))
+  if (t[j]!.word === 'in' && !/^(?:round|square|pan|tin|loaf|cake|springform|ring|bundt|tube|layers?|deep|\.|\)|x|×|by|,|sandwich)$/.test(t[j + 1]?.word ?? ')'))
     return undefined
   const after = t[j]!.text === "'" ? j + 2 : j + 1
   return { ...hit, next: hit.unit === 'in' && t[after]?.text === '.' && t[j]!.word.startsWith('in') ? after + 1 : after }
@@ -180,11 +180,9 @@ function markFan(t: readonly Token[], heats: readonly Heat[]): void {
     const after = t[k]?.word ?? ''
     // "180C fan 160C": the fan belongs to what follows it.
     const leads = next !== undefined && next.from === k + 1
-    h.fan = h.scale !== 'gas' && (FAN.has(before) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !(leads && k === h.to && !touching(t[k - 1], t[k]) && !leadsBoth(t, k))))
+    h.fan = h.scale !== 'gas' && (FAN.has(before) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
   })
 }
-/** "160C fan/gas 4": the fan belongs to what stands before it. */
-const leadsBoth = (t: readonly Token[], k: number): boolean => /^[/),]$/.test(t[k + 1]?.text ?? '')
 
 function otherAt(t: readonly Token[], i: number): Other | undefined {
   const amount = spanAt(t, i)

@@ -5,8 +5,11 @@
 
 const words = (list: string): ReadonlySet<string> => new Set(list.trim().split(/\s+/))
 
+/** A table that any word may be looked up in: it knows only its own keys. */
+export const table = <T>(entries: Record<string, T>): Readonly<Record<string, T>> => Object.assign(Object.create(null) as Record<string, T>, entries)
+
 /** Numbers in words. */
-export const NUMBER_WORDS: Readonly<Record<string, number>> = {
+export const NUMBER_WORDS = table<number>({
   half: 0.5,
   quarter: 0.25,
   third: 1 / 3,
@@ -40,10 +43,10 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   couple: 2,
   few: 3,
   both: 2,
-}
+})
 
 /** Parts that follow a whole number word: "two thirds", "three-quarters". */
-export const PART_WORDS: Readonly<Record<string, number>> = {
+export const PART_WORDS = table<number>({
   half: 0.5,
   halves: 0.5,
   third: 1 / 3,
@@ -54,9 +57,9 @@ export const PART_WORDS: Readonly<Record<string, number>> = {
   fourths: 0.25,
   eighth: 0.125,
   eighths: 0.125,
-}
+})
 
-export const FRACTION_SIGNS: Readonly<Record<string, number>> = {
+export const FRACTION_SIGNS = table<number>({
   '½': 1 / 2,
   '¼': 1 / 4,
   '¾': 3 / 4,
@@ -69,7 +72,7 @@ export const FRACTION_SIGNS: Readonly<Record<string, number>> = {
   '⅙': 1 / 6,
   '⅕': 1 / 5,
   '⅚': 5 / 6,
-}
+})
 
 /** How full a spoon, cup or packet is, or how big a piece: they stand between number and unit or name. */
 export const FULLNESS = words(`level lvl leveled levelled heaped heaping rounded generous scant good big small full fat slightly packed
@@ -77,7 +80,7 @@ export const FULLNESS = words(`level lvl leveled levelled heaped heaping rounded
 export const HEAPED = words('heaped heaping rounded overflowing')
 
 /** Minutes of one unit of time. */
-export const TIME_UNITS: Readonly<Record<string, number>> = Object.fromEntries(
+export const TIME_UNITS = table<number>(Object.fromEntries(
   (
     [
       [1, 'm min mins minute minutes mts mints mn mns'],
@@ -89,7 +92,7 @@ export const TIME_UNITS: Readonly<Record<string, number>> = Object.fromEntries(
       [720, 'night nights overnight'],
     ] as const
   ).flatMap(([minutes, list]) => list.split(' ').map((w) => [w, minutes])),
-)
+))
 
 /** Numbers before these count nothing that goes into the bowl. */
 export const NOT_AMOUNTS = words(`kcal cal cals calories kj serving servings people person persons portion portions watt watts rating ratings vote votes

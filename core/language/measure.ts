@@ -1,6 +1,6 @@
 import { unitById, unitNamed, type Unit } from '../measure/unit'
 import type { Dial } from './dial'
-import { FULLNESS, HEAPED } from './lexicon'
+import { FULLNESS, HEAPED, table } from './lexicon'
 import { isDash, spanAt, valueAt, type Span } from './number'
 import { touching, type Token } from './token'
 
@@ -22,7 +22,7 @@ export interface Measure {
 }
 
 export const COUNT: Unit = unitById('piece')!
-const SPOONS: Readonly<Record<string, string>> = { table: 'tbsp', tea: 'tsp', dessert: 'dessertspoon', coffee: 'tsp', soup: 'tbsp' }
+const SPOONS = table({ table: 'tbsp', tea: 'tsp', dessert: 'dessertspoon', coffee: 'tsp', soup: 'tbsp' })
 const TIMES = new Set(['x', '×', '✕', '*'])
 const BEFORE_NUMBER = new Set(['g', 'gr', 'kg', 'ml', 'cl', 'dl', 'gm', 'gms', 'rs'])
 /** Units that are said without a number: one of it is meant. */

@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein'
 import type { Region } from '../measure/region'
 import { HEARD } from '../pantry/data/heard'
 import { ownIngredients, PANTRY } from '../pantry/pantry'
-import { STOPS, VERBS } from './lexicon'
+import { STOPS, table, VERBS } from './lexicon'
 import { plain, tokenise, type Token } from './token'
 
 /**
@@ -36,16 +36,17 @@ interface Name {
 }
 
 /** Names that mean something else in one kitchen. */
-const REGIONAL: Readonly<Record<string, Partial<Record<Region, string>>>> = {
+const REGIONAL = table<Partial<Record<Region, string>>>({
   'corn flour': { us: 'flour-cornmeal' },
   'potato flour': { us: 'potato-flour' },
-  lemonade: { us: 'lemon-juice' },
-}
+})
 
 /** Words before a head that may stand this far from it: "grated zest of a large lemon". */
 const REACH = 4
 /** Shorter words have too many neighbours to be taken for misspelt. */
 const LEAST_MISSPELT = 5
+/** Two letters may be off from here on. */
+const LONG = 8
 
 export interface NameIndex {
   byHead: ReadonlyMap<string, readonly Name[]>
@@ -83,7 +84,7 @@ function indexOf(entries: Iterable<readonly [id: string, name: string, own: bool
 }
 
 const SHIPPED = indexOf([
-  ...PANTRY.flatMap((i) => [...i.names, ...Object.values(i.called ?? {})].map((n) => [i.id, n.replace(/\(.*?\)/g, ''), true] as const)),
+  ...PANTRY.flatMap((i) => [...i.names, ...Object.values(i.called ?? {})].filter((n) => !n.includes('(')).map((n) => [i.id, n, true] as const)),
   ...[...HEARD].flatMap(([id, names]) => names.map((n) => [id, n, false] as const)),
 ])
 
@@ -112,7 +113,7 @@ function headsOf(token: Token, index: NameIndex): { names: readonly Name[]; miss
   if (index !== SHIPPED || w.length < LEAST_MISSPELT || THEMSELVES.has(token.word) || THEMSELVES.has(w) || VERBS.has(w) || /(?:ing|ed)$/.test(w)) return undefined
   if (!spelling.has(w)) {
     if (spelling.size > 5000) spelling.clear()
-    spelling.set(w, LONG_HEADS.find((h) => h[0] === w[0] && Math.abs(h.length - w.length) <= 1 && (distance(h, w) === 1 || transposed(h, w))))
+    spelling.set(w, LONG_HEADS.find((h) => h[0] === w[0] && Math.abs(h.length - w.length) <= 1 && (distance(h, w) <= (w.length >= LONG ? 2 : 1) || transposed(h, w))))
   }
   const near = spelling.get(w)
   return near === undefined ? undefined : { names: index.byHead.get(near)!, misspelt: true }
@@ -145,6 +146,7 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
     const cover = [p]
     let at = p
     let gaps = 0
+    let misspelt = heads.misspelt
     let whole = true
     for (let k = name.words.length - 2; k >= 0 && whole; k--) {
       let f = at - 1
@@ -155,6 +157,7 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
         if (x.kind === 'word' && STOPS.has(x.word) && x.stem !== name.words[k]) break
         if (skip.has(f)) break
         if (sameWord(x.stem, name.words[k]!)) {
+          misspelt ||= x.stem !== name.words[k]
           found = f
           break
         }
@@ -168,7 +171,7 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
     }
     if (!whole) continue
     const score = name.words.length - gaps * 0.15 + name.words.join(' ').length * 0.01
-    if (!best || score > best.score) best = { id: name.id, words: name.words, head: p, from: at, to: p + 1, score, cover, misspelt: heads.misspelt }
+    if (!best || score > best.score) best = { id: name.id, words: name.words, head: p, from: at, to: p + 1, score, cover, misspelt }
   }
   return best
 }

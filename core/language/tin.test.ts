@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { tinInMethod } from './tin-in-method'
+import { tinsIn } from './tin'
+
+/** The first tin of a method that a size is given for. */
+const tinInMethod = (steps: readonly string[]) => tinsIn(steps).find((f) => !f.assumed)?.tin
 
 describe('tins that a method names', () => {
   it.each([

@@ -23,10 +23,10 @@ const SHAPE_WORDS: readonly (readonly [TinShape, RegExp])[] = [
   ['sheet', /\b(?:jelly[- ]?roll|swiss[- ]?roll|sheet pan|baking sheet|baking tray|half sheet|oven tray|rimmed|roll tin|sheet)\b/i],
   ['rect', /\b(?:rectang\w*|slice (?:tin|pan)|lamington|traybake|oblong|tray|lasagne|roasting pan)\b/i],
   ['crepe', /\b(?:cr[eê]pe (?:pan)?|crêpes?|crepe|pancake pan)\b/i],
-  ['bowl', /\b(?:basin|pudding bowl|pudding mou?ld)\b/i],
+  ['bowl', /\b(?:mugs?|basin|pudding bowl|pudding mou?ld)\b/i],
   [
     'round',
-    /\b(?:round|springform|spring[- ]?form|sandwich (?:tins?|pans?)|layer(?: cake)? (?:pans?|tins?)|layers|loose[- ](?:bottom|base)\w*|hinged?\w*|deep cake|cake (?:tins?|pans?|mou?lds?|form)|ramekins?|flan dish|pie (?:dish|plate)|victoria|kadai|cooker|casserole|diameter|tart (?:tin|pan)|skillet|pot|mugs?|dutch oven|sufuria)\b|[Øø]/i,
+    /\b(?:round|springform|spring[- ]?form|sandwich (?:tins?|pans?)|layer(?: cake)? (?:pans?|tins?)|layers|loose[- ](?:bottom|base)\w*|hinged?\w*|deep cake|cake (?:tins?|pans?|mou?lds?|form)|ramekins?|flan dish|pie (?:dish|plate)|victoria|kadai|cooker|casserole|diameter|tart (?:tin|pan)|skillet|pot|dutch oven|sufuria)\b|[Øø]/i,
   ],
 ]
 const TIN_WORDS =
@@ -63,6 +63,8 @@ const USUAL: Readonly<Record<TinShape, Tin['mm']>> = {
   crepe: { diameter: 240, height: 2 },
   bowl: { diameter: 160, height: 90 },
 }
+/** A mug of 300 ml. */
+const MUG = { diameter: 80, height: 90 }
 /** US cups a fluted tin holds, to its width at 9 cm depth, where chimney and flutes take a third (`tin/volume.ts`). */
 const US_CUP_MM3 = 236_590
 const flutedOf = (cups: number): number => Math.round(Math.sqrt((cups * US_CUP_MM3 * 4) / (Math.PI * 90 * 0.66)))
@@ -154,6 +156,8 @@ function tinOf(sentence: string): TinMention | undefined {
   const named = TIN_WORDS.test(sentence)
   const round = size !== undefined && /\b(?:square|round|loaf|bundt|springform|sq|layers|sheet|fluted|ring|crepe|crêpe)\b/i.test(sentence)
   if (!named && !long && !round) return undefined
+  // "Roll out to a 30 cm round"
+  if (/^(?:roll|cut|pat|press|shape)\b/i.test(sentence) && !/\b(?:tins?|pans?|mou?lds?|dish|springform)\b/i.test(sentence)) return undefined
   if (NO_CAKE.test(sentence) && !(long && !/water/i.test(sentence)) && !/\b(?:cake|loaf|springform|round|square|bundt|muffin|sandwich|9 ?x ?13)\b/i.test(sentence)) return undefined
   let shape: TinShape | undefined
   let score = 0
@@ -183,7 +187,7 @@ function tinOf(sentence: string): TinMention | undefined {
   if (size) score += 1
   if (prepares) score += 0.7
   if (/\b(?:saucepan|frying pan|cooling)\b/i.test(sentence) && !size) score -= 1
-  let mm = size ? mmOf(shape, size) : USUAL[shape]
+  let mm = size ? mmOf(shape, size) : /\bmugs?\b/i.test(sentence) ? MUG : USUAL[shape]
   if (shape === 'loaf' && kilos) mm = kilos * 1000 < LARGE_LOAF_GRAMS ? SMALL_LOAF : LARGE_LOAF
   else if (kilos && (shape === 'round' || shape === 'square')) {
     const across = Math.round(HALF_KILO_MM * Math.sqrt(kilos / 0.5))
@@ -224,7 +228,7 @@ export function tinsIn(texts: readonly string[]): TinMention[] {
   for (const text of texts)
     for (const sentence of text.split(SENTENCE_END)) {
       const hit = tinOf(sentence.replace(OTHERWISE, ' ').replace(/\s+/g, ' '))
-      if (hit) found.push({ ...hit, score: hit.score - found.length * 0.12, tin: { ...hit.tin, text: sentence.trim().slice(0, 200) } })
+      if (hit) found.push({ ...hit, score: hit.score - found.length * 0.12, tin: { ...hit.tin, text: sentence.replace(/^\W*(?:tins?|pans?|moulds?|molds?)\s*:\s*/i, '').trim().slice(0, 200) } })
     }
   return found.sort((a, b) => b.score - a.score)
 }

@@ -210,7 +210,7 @@ juice of 2 lemons
 Method
 Cream the butter and sugar. Add the eggs gradually with the zest. Fold in the flour and milk. Bake in a 900g loaf tin at 180C (160C fan) for 45 minutes. Mix lemon and sugar and pour over the warm cake.`,
     family: 'butter-layer',
-    roles: ['batter', 'frosting'],
+    roles: ['batter', 'soak'],
     lines: [6, 2],
     tin: '1 loaf',
     oven: [180, 45],
@@ -276,7 +276,7 @@ Toffee sauce
 Method
 Soak the dates in the water with the bicarb. Cream the butter and sugar, beat in the eggs, fold in the flour and the dates. Bake at 180C in a 20 cm square tin for 35 min.`,
     family: 'butter-layer',
-    roles: ['batter', 'topping'],
+    roles: ['batter', 'soak'],
     lines: [7, 3],
     tin: '1 square',
     oven: [180, 35],
@@ -381,6 +381,7 @@ Whisk all. Bake in 24 cm round at 180 C 35 minutes.`,
     roles: ['batter'],
     lines: [6],
     oven: [180, 35],
+    tin: '1 round',
   },
   {
     region: 'eu',
@@ -398,6 +399,7 @@ Cream the butter with the sugar, add the eggs. Add flour, powder and milk. Bake 
     roles: ['batter'],
     lines: [7],
     oven: [175, 60],
+    tin: '1 ring',
   },
   {
     region: 'eu',
@@ -573,6 +575,7 @@ Cream butter and sugar. Beat in egg and molasses. Add dry then water. 9x9 pan 35
     roles: ['batter'],
     lines: [10],
     oven: [177, 40],
+    tin: '1 square',
   },
   {
     region: 'us',
@@ -590,6 +593,7 @@ Makes 12 cupcakes. 350F 20 minutes.`,
     roles: ['batter'],
     lines: [8],
     tin: '12 cupcake',
+    oven: [177, 20],
   },
   {
     region: 'us',
@@ -922,6 +926,7 @@ Microwave 90 seconds.`,
     family: 'eggless-raised',
     roles: ['batter'],
     lines: [6],
+    tin: '1 bowl',
   },
   {
     region: 'in',
@@ -1040,6 +1045,7 @@ Bake 350F 30 minutes in a 9 inch round.`,
     roles: ['batter'],
     lines: [7],
     oven: [177, 30],
+    tin: '1 round',
   },
   {
     region: 'us',
@@ -1076,6 +1082,7 @@ Soak the oats in the boiling water. Cream butter and sugars, add eggs, oats, the
     roles: ['batter'],
     lines: [10],
     oven: [177, 35],
+    tin: '1 rect',
   },
   {
     region: 'us',
@@ -1136,7 +1143,7 @@ describe('headings that are also things to buy', () => {
     ['Buttercream', 'frosting'],
     ['For the buttercream', 'frosting'],
     ['For the caramel', 'filling'],
-    ['Toffee sauce', 'topping'],
+    ['Toffee sauce', 'soak'],
     ['For the top', 'topping'],
   ])('“%s” over lines is what is made of them', (heading, role) => {
     expect(roles(`${CAKE}${heading}\n100 g butter\n200 g icing sugar`)[1]![1]).toBe(role)

@@ -44,6 +44,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-4, (f) => f.words > 14],
     [-3, (f) => f.clutter],
     [-3, (f) => f.unitAmounts > 0 && f.names > 0],
+    [-3, (f) => f.unitAmounts > 0 && amountNamed(f) && f.words <= 5],
     [-2, (f) => f.amounts > 0 && f.unitAmounts === 0 && amountNamed(f) && f.words <= 4 && !f.role],
     [-3, (f) => f.method || f.ingredients],
     [-3, (f) => f.meta && f.words < 8 && f.strongMeta],
@@ -65,6 +66,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-3, (f) => !f.meta],
     [-1, (f) => f.nutrition],
     [-2, (f) => f.words > 20],
+    // "Bake for 30 minutes." is told to the cook.
+    [-3, (f) => f.verbFirst && f.stop && !/^\w+(?: \w+)?\s*:/.test(f.text)],
     [-2, (f) => f.numbering?.marked === true],
     [1.5, (f) => /^(?:serves|makes|yields?|prep|cook time|total)/i.test(f.text)],
     // "28 x 18 cm tin, 180C, 35 min": a line of size, heat and time is never an ingredient.
@@ -191,6 +194,8 @@ const SUBHEADING: readonly Evidence[] = [
   // "Zest of 1 large orange" names a thing with its amount.
   [-3, (f) => f.amounts > 0 && f.names > 0 && !f.colon && !f.role && !f.capitals],
   [-2.5, (f) => f.vague && f.names > 0 && !f.colon],
+  // "Jam" in the midst of a list is a jar.
+  [-2, (f) => f.names > 0 && f.row.gap === 0 && !f.colon && !f.capitals && !f.hash && f.scan.mentions[0]!.cover.length >= f.words && !/cake|batter|sponge|frosting|icing|filling|topping|glaze|buttercream/i.test(f.text)],
 ]
 const subheading = (f: Features): number => SUBHEADING.reduce((sum, [weight, seen]) => sum + weight * Number(seen(f, { index: 1, numbered: false })), 0)
 

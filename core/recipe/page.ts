@@ -196,6 +196,8 @@ export function readPage(text: string, region: Region): Page {
         if (!(isInstruction(c.text) && build.has())) build.open(headingName(c.text))
         break
       case 'ingredient':
+        // A tin may stand in the list of what is needed.
+        if (c.size) meta.push(c.text)
         takeIngredient(c, build)
         break
       case 'step':

@@ -6,10 +6,10 @@ const ROLE_WORDS: readonly [Role, RegExp][] = [
   ['frosting', /\b(?:frost\w*|icing|glaze|butter ?cream|ganache|cover(?:ing)?|coating|for icing)\b/i],
   ['crust', /\b(?:crusts?|bases?|shell|bottom|shortcrust|short pastry|pastry(?! cream)|pate sucree)\b/i],
   ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|bath)\b/i],
-  ['topping', /\b(?:toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/i],
+  ['topping', /\b(?:meringue|toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/i],
   ['filling', /\b(?:fill\w*|swirls?|curd|jam|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/i],
   ['frosting', /\b(?:cream|topping cream|whipped)\b/i],
-  ['batter', /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|meringue|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/i],
+  ['batter', /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/i],
 ]
 
 /** "Filling & topping" is a filling first; "Icing for the cake" is an icing. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { writeText } from '../formats/jsonld'
 import { CLASSICS } from '../fixtures/classics'
-import { readTin } from './tin'
+import { readTin } from '../language/tin'
 import { readRecipe } from './text'
 
 const LAYERED = `Celebration layers

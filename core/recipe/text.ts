@@ -1,3 +1,4 @@
+import { tokenise } from '../language/token'
 import { tinsIn } from '../language/tin'
 import type { Region } from '../measure/region'
 import { Refusal } from '../refusal'
@@ -67,12 +68,16 @@ const SHAPE_OF_TITLE: readonly (readonly [TinShape, RegExp])[] = [
   ['rect', /\b(?:bars?|brownies?|blondies?|slice|traybake|sheet|squares)\b/i],
 ]
 
+/** A tin of which neither size nor shape is said scores less. */
+const LEAST_TOLD = 1
+
 function tinsOf(recipe: Recipe, meta: readonly string[]): { tins: Tin[]; assumed: boolean } {
   const found = tinsIn([...meta.filter((m) => /^\W*(?:tins?|pans?|mou?ld)\b\s*:/i.test(m)), ...recipe.method, ...meta])
   const sized = found.find((f) => !f.assumed)
   const best = found[0] && (!found[0].assumed || !sized || sized.score < found[0].score - 2) ? found[0] : (sized ?? found[0])
   const count = recipe.yield?.count
-  if (best) {
+  // "Pour into the tin" says nothing of it.
+  if (best && !(best.assumed && best.score < LEAST_TOLD)) {
     const tin = { ...best.tin }
     if (tin.shape === 'cupcake' && best.assumed && count && count <= 60) tin.count = count
     if (tin.count === 1 && tin.shape === 'round') tin.count = dividedInto(recipe.method)
@@ -113,7 +118,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   const sources: Source[] = [...page.method.map((step) => ({ text: step, step: true })), ...page.meta.map((m) => ({ text: m, step: false }))]
   const read = readOven(ovenLinesFirst(sources), region)
   recipe.oven = read.oven
-  for (const part of assignRoles(recipe.parts, recipe.title, recipe.oven.length > 0))
+  for (const part of assignRoles(recipe.parts, recipe.title, isBaked(recipe)))
     questions.push({
       part: recipe.parts.indexOf(part),
       line: null,
@@ -139,6 +144,10 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   if (!recipe.title) recipe.title = 'Recipe without a name'
   return { recipe, questions, page: page.lines, unknown: unknownLines(recipe) }
 }
+
+/** Whether anything of it goes into an oven; where no method is told, it does. */
+const isBaked = (recipe: Recipe): boolean =>
+  recipe.oven.length > 0 || !recipe.method.length || recipe.method.some((step) => tokenise(step).some((t) => /^(?:bak(?:e|ed|ing|es)|ovens?)$/.test(t.word)))
 
 /** A line "Oven: 180 °C, 35 min" is meant to be believed. */
 const ovenLinesFirst = (sources: readonly Source[]): Source[] => [

@@ -153,6 +153,8 @@ function believable(a: Alternate, base: Measure, w: Weighed): boolean {
 function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
   const { base } = group
   if (pick === base || base.low === 1) return false
+  // "2 pots (220 g) sugar": the pot is the measure, and the bracket what it comes to.
+  if (w.words.has('pot') && w.ingredient && w.ingredient.kind !== 'dairy' && w.ingredient.kind !== 'plant-dairy') return false
   const t = w.tokens
   if (t.slice(pick.to, pick.to + 3).some((x) => x.word === 'each') || t[pick.from - 1]?.word === 'each') return true
   if (base.low < 1) {

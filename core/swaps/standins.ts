@@ -61,6 +61,7 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'sour-cream': CULTURED,
   'creme-fraiche': CULTURED,
   'cream-heavy': CREAM,
+  'cream-double': CREAM,
   'cream-single': [
     one('plant-cream', 'plant-milk', 'Plant cream with water.', 0.7),
     one('coconut-milk-can', 'coconut', 'Coconut milk has single cream’s fat.'),

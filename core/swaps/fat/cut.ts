@@ -31,7 +31,7 @@ export function cutAddedFat(r: Rework): number {
 }
 
 /** Rich dairy that thick yogurt can stand in for, spoon for spoon. */
-const RICH_DAIRY = /^(cream-cheese|mascarpone|cream-heavy|creme-fraiche|sour-cream|plant-cream-cheese|plant-mascarpone)$/
+const RICH_DAIRY = /^(cream-cheese|mascarpone|cream-heavy|cream-double|creme-fraiche|sour-cream|plant-cream-cheese|plant-mascarpone)$/
 
 /**
  * Takes the wished share of fat out of rich dairy: cheesecakes hold theirs there.
