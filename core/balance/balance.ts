@@ -1,6 +1,7 @@
-import { HARD_NEEDS, suits, type Allergen, type DietStatus, type HardNeed } from '../pantry/ingredient'
+import { HARD_NEEDS, suits, type Allergen, type RecipeDiet, type HardNeed } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
-import type { Part, Recipe } from '../recipe/recipe'
+import type { Part, Recipe, Unknown } from '../recipe/recipe'
+import { unknownLines } from '../recipe/unknown'
 import { COOLEST_OVEN, HOTTEST_OVEN } from '../measure/temperature'
 import { FAMILIES, type Band, type Banded, type CakeFamily, type Family } from './families'
 import { findingsOf, type Finding } from './findings'
@@ -42,7 +43,9 @@ export interface Balance {
   allergens: Allergen[]
   /** Allergens that some brands of what is in it hold. */
   labels: { ingredient: string; for: string[] }[]
-  diets: Record<HardNeed, DietStatus>
+  diets: Record<HardNeed, RecipeDiet>
+  /** Lines whose contents nobody knows: no need is claimed over them. */
+  unknown: Unknown[]
   perSlice: PerSlice
 }
 
@@ -162,17 +165,13 @@ function ovenFindings(recipe: Recipe): Finding[] {
 }
 
 /** Allergens, label checks and diet status over all parts of a recipe. */
-export function dietsOf(recipe: Recipe): Pick<Balance, 'allergens' | 'labels' | 'diets'> {
+export function dietsOf(recipe: Recipe): Pick<Balance, 'allergens' | 'labels' | 'diets' | 'unknown'> {
   const allergens = new Set<Allergen>()
   const labels = new Map<string, Set<string>>()
-  const diets = Object.fromEntries(HARD_NEEDS.map((n) => [n, 'always'])) as Record<HardNeed, DietStatus>
+  const diets = Object.fromEntries(HARD_NEEDS.map((n) => [n, 'always'])) as Record<HardNeed, RecipeDiet>
   for (const line of recipe.parts.flatMap((p) => p.lines)) {
     const i = ingredientOf(line.ingredient)
-    if (!i) {
-      // What is not known may hold anything.
-      for (const need of HARD_NEEDS) if (diets[need] === 'always') diets[need] = 'label'
-      continue
-    }
+    if (!i) continue
     i.contains?.forEach((a) => allergens.add(a))
     if (i.labels?.length) labels.set(i.id, new Set(i.labels))
     for (const need of HARD_NEEDS) {
@@ -180,7 +179,11 @@ export function dietsOf(recipe: Recipe): Pick<Balance, 'allergens' | 'labels' | 
       if (status === 'never' || (status === 'label' && diets[need] === 'always')) diets[need] = status
     }
   }
+  // What is not known may hold anything: only what is known can rule a need out.
+  const unknown = unknownLines(recipe)
+  if (unknown.length) for (const need of HARD_NEEDS) if (diets[need] !== 'never') diets[need] = 'unknown'
   return {
+    unknown,
     allergens: [...allergens],
     labels: [...labels].map(([ingredient, what]) => ({ ingredient, for: [...what] })),
     diets,

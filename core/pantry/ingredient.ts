@@ -131,6 +131,8 @@ export interface Ingredient {
 }
 
 export type DietStatus = 'always' | 'label' | 'never'
+/** Of a whole recipe: `unknown` where something in it is not known, and nothing that is rules the need out. */
+export type RecipeDiet = DietStatus | 'unknown'
 export const HARD_NEEDS = ['eggless', 'vegan', 'dairy-free', 'gluten-free', 'nut-free', 'soy-free'] as const
 export type HardNeed = (typeof HARD_NEEDS)[number]
 

@@ -89,6 +89,8 @@ export interface PageLine {
 export interface Unknown {
   part: number
   line: number
+  /** The baker's words. */
+  text: string
   /** Nothing in the pantry fits; something may; or brands fill it as they like. */
   why: 'unidentified' | 'unsure' | 'hidden'
 }

@@ -1,3 +1,5 @@
+import type { Unknown } from '../recipe/recipe'
+import { unknownWords } from '../recipe/unknown'
 import { ingredientOf } from '../pantry/pantry'
 import { ALLERGENS, suits, type HardNeed, type Ingredient } from '../pantry/ingredient'
 
@@ -23,6 +25,12 @@ export function firstAllowed(ids: readonly string[], rules: Rules): Ingredient |
     if (i && !forbidden(i, rules)) return i
   }
   return undefined
+}
+
+/** Lines that nobody knows, where a need would otherwise be claimed over them. */
+export function unknownChecks(unknown: readonly Unknown[], rules: Rules): { ingredient: string; message: string; for: string[] }[] {
+  const all = [...rules.needs, ...rules.avoid]
+  return all.length ? unknown.map((u) => ({ ingredient: 'unknown', for: all, message: unknownWords(u) })) : []
 }
 
 /** Labels to read: ingredients whose status under a need, or whose avoided allergen, depends on the brand. */

@@ -11,7 +11,7 @@ import type { Region } from '../measure/region'
 import { ingredientOf, nameOf, need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import type { Sides } from '../swaps/school'
-import { labelChecks, type Rules } from './allowed'
+import { unknownChecks, labelChecks, type Rules } from './allowed'
 import type { FinishedPart } from './finish'
 import type { Goal } from './goals'
 import { handOver } from './handover'
@@ -171,7 +171,8 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
       tins: recipe.tins,
       slices: slices > 1 ? slices : 10,
     }),
-    labels: labelChecks(ids, ask.rules),
+    labels: [...labelChecks(ids, ask.rules), ...unknownChecks(diets.unknown, ask.rules)],
+    unknown: diets.unknown,
     allergens: diets.allergens,
     buy,
     score: Math.round(scoreOf(worked.cost, findings, undone, buy) * 100) / 100,

@@ -4,7 +4,7 @@ import type { Finding } from '../balance/findings'
 import type { Metrics } from '../balance/metrics'
 import type { CrumbClaim } from '../crumb/predict'
 import type { Caution } from '../care/cautions'
-import type { Oven, Recipe } from '../recipe/recipe'
+import type { Oven, Recipe, Unknown } from '../recipe/recipe'
 import type { SchoolId } from '../swaps/ids'
 import type { Sides } from '../swaps/school'
 import type { Handed, Undone } from './handover'
@@ -44,6 +44,8 @@ export interface Option {
   oven: Oven[]
   cautions: Caution[]
   labels: { ingredient: string; message: string; for: string[] }[]
+  /** Lines whose contents nobody knows: over them no need is claimed. */
+  unknown: Unknown[]
   allergens: Allergen[]
   buy: string[]
   score: number

@@ -290,5 +290,6 @@ function keepAll(s: Situation, ask: Ask): Option {
     },
     ask,
   )
-  return { ...option, id: 'way-1', title: 'Already as wished' }
+  // What nobody knows can never be vouched for.
+  return { ...option, id: 'way-1', title: option.unknown.length ? 'Nothing to change that we know of' : 'Already as wished' }
 }

@@ -1,7 +1,7 @@
 import { dietsOf } from '../balance/balance'
 import { suits, type Allergen, type HardNeed } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
-import type { Recipe } from '../recipe/recipe'
+import type { Recipe, Unknown } from '../recipe/recipe'
 import { fewest, MOST_BAKES, type IntegerSolver } from './programme'
 
 /** Guests with the same needs; never names. */
@@ -30,6 +30,8 @@ export interface TableBake {
   /** Labels to read for somebody's need, by ingredient. */
   labels: string[]
   allergens: Allergen[]
+  /** Lines that nobody knows, in the baker's words: nobody with a need is given of it. */
+  unknown: string[]
 }
 
 export interface TableAnswer {
@@ -44,6 +46,8 @@ export interface TableAnswer {
   proven: boolean
   /** Groups that nothing here feeds; where there are any, `bakes` is empty. */
   unfed: { needs: readonly HardNeed[]; because: string }[]
+  /** Candidates that nobody with a need could be given, and the lines that nobody knows in them. */
+  unknown: { id: string; title: string; lines: string[] }[]
 }
 
 export interface Known extends Candidate {
@@ -51,6 +55,8 @@ export interface Known extends Candidate {
   eats: number
   labels: string[]
   allergens: Allergen[]
+  /** Its lines that nobody knows. */
+  unknown: Unknown[]
 }
 
 /**
@@ -68,6 +74,7 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
       ? []
       : [{ needs: g.needs, because: g.needs.length ? `Nothing here is ${g.needs.join(' and ')}.` : 'There is nothing to eat.' }],
   )
+  const unknown = known.filter((c) => c.unknown.length).map((c) => ({ id: c.id, title: c.title, lines: c.unknown.map((u) => u.text) }))
   const nothing: TableAnswer = {
     bakes: [],
     guests: groups.map((g) => ({ ...g, can: [], portions: [] })),
@@ -75,6 +82,7 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
     left: 0,
     proven: true,
     unfed,
+    unknown,
   }
   if (unfed.length || !groups.length) return nothing
   const found = fewest(known, wants, solve)
@@ -94,7 +102,9 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
       taken: shares.reduce((n, s) => n + (s.get(c.id) ?? 0), 0),
       labels: c.labels,
       allergens: c.allergens,
+      unknown: c.unknown.map((u) => u.text),
     })),
+    unknown,
     guests: groups.map((g, i) => ({
       ...g,
       can: distinct.filter((c) => c.eats & (1 << i)).map((c) => c.id),
@@ -108,20 +118,19 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
 }
 
 function read(c: Candidate, groups: readonly Guests[]): Known {
-  const { diets, allergens } = dietsOf(c.recipe)
+  const { diets, allergens, unknown } = dietsOf(c.recipe)
   let eats = 0
   groups.forEach((g, i) => {
-    if (g.needs.every((n) => diets[n] !== 'never')) eats |= 1 << i
+    // Nobody with a need is served what nobody knows.
+    if (g.needs.every((n) => diets[n] === 'always' || diets[n] === 'label')) eats |= 1 << i
   })
   const needed = new Set(groups.flatMap((g, i) => (eats & (1 << i) ? g.needs : [])))
   const labels = new Set<string>()
   for (const l of c.recipe.parts.flatMap((p) => p.lines)) {
     const i = ingredientOf(l.ingredient)
-    if (!i) {
-      if (needed.size && l.text.trim()) labels.add(l.named ?? l.text)
-    } else if ([...needed].some((n) => suits(i, n) === 'label')) labels.add(i.id)
+    if (i && [...needed].some((n) => suits(i, n) === 'label')) labels.add(i.id)
   }
-  return { ...c, eats, labels: [...labels], allergens }
+  return { ...c, eats, labels: [...labels], allergens, unknown }
 }
 
 /** Portions of each cake for each group: an assignment by augmenting paths, the hardest to feed first. */
