@@ -29,6 +29,8 @@ export default defineConfig({
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
+    // The sample kitchen is British; a first visit follows the browser.
+    locale: 'en-GB',
     baseURL: `http://localhost:${PORT}`,
     launchOptions: { executablePath, args: ARGS },
     // Each test is a first visit; what is laid by for days without the net has a test of its own.

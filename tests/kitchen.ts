@@ -52,7 +52,7 @@ export async function openRecipe(page: Page, title: string): Promise<void> {
 
 export async function paste(page: Page, text: string): Promise<void> {
   await page.getByLabel('Recipe text').fill(text)
-  await page.getByRole('button', { name: 'Read it' }).click()
+  await page.getByRole('button', { name: 'Add this recipe' }).click()
   await expect(page).toHaveURL(/\/bench\//)
 }
 

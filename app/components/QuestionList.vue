@@ -6,11 +6,16 @@ const emit = defineEmits<{
   answer: [index: number, value: string]
   dismiss: [index: number]
   label: [name: string, part: number, line: number]
+  /** The line is no ingredient: out with it, or over to the method. */
+  remove: [index: number, to: 'nothing' | 'method']
+  /** The baker's word that nothing in it matters to anybody at the table. */
+  vouch: [index: number]
 }>()
 const typed = ref<Record<number, string>>({})
 
 const lineOf = (q: Question) => (q.part === null || q.line === null ? '' : (props.recipe.parts[q.part]?.lines[q.line]?.text ?? ''))
 const needsGrams = (q: Question) => q.about === 'amount' || (q.about === 'size' && q.part !== null)
+const ofLine = (q: Question) => q.about === 'ingredient' && q.part !== null && q.line !== null
 function send(i: number) {
   emit('answer', i, typed.value[i] ?? '')
   typed.value = {}
@@ -19,14 +24,14 @@ function send(i: number) {
 
 <template>
   <section class="look asks" aria-labelledby="asks-title">
-    <h2 id="asks-title">{{ questions.length === 1 ? 'One thing to settle' : `${questions.length} things to settle` }}</h2>
+    <h2 id="asks-title">{{ questions.length === 1 ? 'One question' : `${questions.length} questions` }}</h2>
     <ul>
       <li v-for="(q, i) in questions" :key="`${q.part}-${q.line}-${q.about}`">
         <p>
           <strong v-if="lineOf(q)">“{{ lineOf(q) }}”</strong> {{ q.message }}
         </p>
         <div class="choices">
-          <button v-for="c in q.choices" :key="c.value" class="chip" type="button" @click="emit('answer', i, c.value)">
+          <button v-for="(c, n) in q.choices" :key="c.value" class="chip" :class="{ best: n === 0 }" type="button" @click="emit('answer', i, c.value)">
             {{ c.label }}
           </button>
           <form v-if="needsGrams(q)" @submit.prevent="send(i)">
@@ -36,16 +41,16 @@ function send(i: number) {
             /></label>
             <button class="push" type="submit">Set</button>
           </form>
-          <button
-            v-if="q.about === 'ingredient' && q.part !== null && q.line !== null"
-            class="chip"
-            type="button"
-            @click="emit('label', recipe.parts[q.part]?.lines[q.line]?.named ?? '', q.part, q.line)"
-          >
-            from its label
-          </button>
+          <template v-if="ofLine(q)">
+            <button class="chip" type="button" @click="emit('label', recipe.parts[q.part!]?.lines[q.line!]?.named ?? '', q.part!, q.line!)">
+              Enter its label
+            </button>
+            <button class="chip" type="button" @click="emit('vouch', i)">It is free of all that matters here</button>
+            <button class="chip" type="button" @click="emit('remove', i, 'nothing')">This is not an ingredient</button>
+            <button class="chip" type="button" @click="emit('remove', i, 'method')">This is part of the method</button>
+          </template>
           <button class="push" type="button" @click="emit('dismiss', i)">
-            {{ q.about === 'ingredient' ? 'Leave it out of the sums' : 'Leave as it is' }}
+            {{ q.about === 'ingredient' ? 'Don’t count this line' : 'Leave as it is' }}
           </button>
         </div>
       </li>
@@ -62,19 +67,24 @@ h2 {
 }
 li {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 6px 14px;
-  align-items: center;
-  padding: 6px 0;
+  gap: 6px;
+  padding: 8px 0;
 }
 li + li {
   border-top: 1px solid var(--butter);
+}
+p {
+  overflow-wrap: anywhere;
 }
 .choices,
 form {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
+}
+.best {
+  border-color: var(--rim);
+  font-weight: 700;
 }
 input {
   width: 92px;
@@ -86,10 +96,5 @@ input {
 }
 .push {
   min-height: 40px;
-}
-@media (max-width: 53.75em) {
-  li {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -8,7 +8,7 @@ import { NEEDS } from '~/stores/bench'
 const props = defineProps<{
   recipe: StoredRecipe
   versions: readonly Version[]
-  need: HardNeed | null
+  needs: readonly HardNeed[]
   meets: (v: Version, n: HardNeed) => boolean
 }>()
 defineEmits<{ remove: [] }>()
@@ -22,8 +22,9 @@ const facts = computed(() => {
     Boolean,
   )
 })
-/** What some version of it meets, said only where it is something. */
-const suits = computed(() => NEEDS.filter((n) => props.versions.some((v) => props.meets(v, n.id as HardNeed))).map((n) => n.label))
+/** What a version meets, in a few words. */
+const suits = (v: Version) => NEEDS.filter((n) => props.meets(v, n.id as HardNeed)).map((n) => n.label)
+const fits = (v: Version) => props.needs.length > 0 && props.needs.every((n) => props.meets(v, n))
 const open = computed(() => given.value?.questions.length ?? 0)
 </script>
 
@@ -34,15 +35,15 @@ const open = computed(() => given.value?.questions.length ?? 0)
         <NuxtLink :to="`/bench/${given?.id}`">{{ recipe.title }}</NuxtLink>
       </h3>
       <p class="quiet small">
-        {{ [parts, ...facts].join(' · ') }}<span v-if="suits.length" class="suits"> · {{ suits.join(', ') }}</span>
+        {{ [parts, ...facts].join(' · ') }}<span v-if="given && suits(given).length" class="suits"> · {{ suits(given).join(', ') }}</span>
       </p>
     </div>
     <button class="round" type="button" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></button>
     <ol class="line" :aria-label="`Versions of ${recipe.title}`">
       <li v-for="(v, i) in versions" :key="v.id">
         <IconEgg v-if="i" class="arrow" aria-hidden="true" />
-        <NuxtLink :to="`/bench/${v.id}`" :class="['tag', { changed: i, fits: need && meets(v, need) }]"
-          >{{ v.name }}<span v-if="need && meets(v, need)" class="visually-hidden">, fits</span></NuxtLink
+        <NuxtLink :to="`/bench/${v.id}`" :class="['tag', { changed: i, fits: fits(v) }]" :title="suits(v).join(', ')"
+          >{{ v.name }}<span v-if="fits(v)" class="visually-hidden">, fits</span></NuxtLink
         >
       </li>
       <li v-if="open" class="small asks">{{ open }} {{ open === 1 ? 'question' : 'questions' }} to answer</li>

@@ -18,7 +18,7 @@ watchDebounced(
   async (value) => {
     if (!open.value) return
     try {
-      read.value = await ask('parse', { text: value, region: useKitchen().region })
+      read.value = await ask('parse', { text: value, region: props.recipe.region ?? useKitchen().region })
       problem.value = ''
     } catch (error) {
       problem.value = (error as Error).message
@@ -41,7 +41,7 @@ function save() {
         <p v-if="problem" class="look">{{ problem }}</p>
         <ul>
           <li v-for="(l, i) in lines" :key="i" :class="{ asks: l.match === 'none' || l.match === 'unsure' }">
-            <span>{{ l.ingredient ? l.ingredient.replace(/-/g, ' ') : '?' }}</span><b>{{
+            <span>{{ l.named || l.text }}{{ l.ingredient ? '' : '?' }}</span><b>{{
               l.grams.best ? `${Math.round(l.grams.best * 10) / 10} g` : '–'
             }}</b>
           </li>

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { answer } from '../../core/contract/handle'
 import { shortOf } from '../../core/recipe/stock'
+import type { HardNeed } from '../../core/pantry/ingredient'
 import type { Version } from './database'
 import { familyOf, fits, needsMet, wordsOf } from './finder'
 
@@ -23,7 +24,7 @@ const version = (text: string, more: Partial<Version> = {}): Version => ({
 })
 const sponge = version('Pier sponge\n200 g plain flour\n200 g butter\n4 eggs', { note: 'for the lifeboat crew' })
 const bun = version('Jetty bun\n200 g rice flour\n100 ml oat milk\n1 tsp baking powder')
-const anything = { words: [] as string[], need: null, now: false }
+const anything = { words: [] as string[], needs: [] as HardNeed[], now: false }
 const yes = () => true
 
 describe('finding on the shelf', () => {
@@ -35,10 +36,15 @@ describe('finding on the shelf', () => {
 
   it('by need, in any version of the recipe', () => {
     expect([...needsMet(bun)]).toEqual(expect.arrayContaining(['eggless', 'vegan', 'gluten-free']))
-    expect(fits(familyOf([sponge]), { ...anything, need: 'vegan' }, yes)).toBe(false)
-    expect(fits(familyOf([sponge, bun]), { ...anything, need: 'vegan' }, yes)).toBe(true)
+    expect(fits(familyOf([sponge]), { ...anything, needs: ['vegan'] }, yes)).toBe(false)
+    expect(fits(familyOf([sponge, bun]), { ...anything, needs: ['vegan'] }, yes)).toBe(true)
     // One version must meet everything that is asked.
-    expect(fits(familyOf([sponge, bun]), { ...anything, need: 'vegan', words: wordsOf('butter') }, yes)).toBe(false)
+    expect(fits(familyOf([sponge, bun]), { ...anything, needs: ['vegan'], words: wordsOf('butter') }, yes)).toBe(false)
+  })
+
+  it('never by what nobody knows', () => {
+    expect(needsMet(version('Pier slice\n200 g rice flour\n80 g quimbel, chopped')).size).toBe(0)
+    expect(needsMet(version('Pier slice\n200 g rice flour\n60 g homemade crunch')).size).toBe(0)
   })
 
   it('by what the cupboard holds', () => {

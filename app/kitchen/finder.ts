@@ -1,4 +1,5 @@
-import { HARD_NEEDS, suits, type HardNeed } from '../../core/pantry/ingredient'
+import { dietsOf } from '../../core/balance/balance'
+import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { ingredientOf } from '../../core/pantry/pantry'
 import type { Version } from './database'
 
@@ -6,7 +7,8 @@ import type { Version } from './database'
 export interface Wanted {
   /** Lower case, from `wordsOf`. */
   words: readonly string[]
-  need: HardNeed | null
+  /** All of them, in one version. */
+  needs: readonly HardNeed[]
   /** Only what the cupboard holds everything for. */
   now: boolean
 }
@@ -27,12 +29,12 @@ export function haystack(v: Version): string {
   return text
 }
 
-/** Needs that a version meets as far as its lines tell; labels to check count as met here and are named on the bench. */
+/** Needs that a version meets; labels to check count as met here and are named on the bench, what nobody knows does not. */
 export function needsMet(v: Version): ReadonlySet<HardNeed> {
   let needs = met.get(v)
   if (!needs) {
-    const ingredients = v.recipe.parts.flatMap((p) => p.lines.flatMap((l) => ingredientOf(l.ingredient) ?? []))
-    needs = new Set(HARD_NEEDS.filter((n) => ingredients.every((i) => suits(i, n) !== 'never')))
+    const { diets } = dietsOf(v.recipe)
+    needs = new Set(HARD_NEEDS.filter((n) => diets[n] === 'always' || diets[n] === 'label'))
     met.set(v, needs)
   }
   return needs
@@ -53,7 +55,7 @@ export function fits(family: Family, wanted: Wanted, bakeable: (v: Version) => b
   // Plain loops and plain fields: at every key this runs over each version of a shelf of thousands.
   for (let i = 0; i < family.versions.length; i++) {
     const v = family.versions[i]!
-    if (wanted.need && !needsMet(v).has(wanted.need)) continue
+    if (wanted.needs.length && !wanted.needs.every((n) => needsMet(v).has(n))) continue
     if (wanted.words.length && !hasAll((family.texts[i] ??= haystack(v)), wanted.words)) continue
     if (wanted.now && !bakeable(v)) continue
     return true

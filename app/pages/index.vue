@@ -22,7 +22,9 @@ const router = useRouter()
 const { bringText, bringFiles, reading, arrived } = useBringing()
 const pasted = ref('')
 const search = ref('')
-const need = ref<HardNeed | null>(null)
+const wantedNeeds = ref<HardNeed[]>([])
+const toggleNeed = (n: HardNeed) =>
+  (wantedNeeds.value = wantedNeeds.value.includes(n) ? wantedNeeds.value.filter((x) => x !== n) : [...wantedNeeds.value, n])
 const now = ref(false)
 const boxOpen = ref(false)
 const removed = ref('')
@@ -34,14 +36,14 @@ const bakeable = (v: Version) => {
 const meets = (v: Version, n: HardNeed) => needsMet(v).has(n)
 const families = computed(() => shelf.recipes.map((recipe) => ({ recipe, ...familyOf(shelf.versionsOf.get(recipe.id) ?? []) })))
 const found = computed(() => {
-  const wanted = { words: wordsOf(search.value), need: need.value, now: now.value }
+  const wanted = { words: wordsOf(search.value), needs: wantedNeeds.value, now: now.value }
   return families.value.filter((f) => fits(f, wanted, bakeable))
 })
 /** Rows are made as they are scrolled to, few at a time: a full shelf has thousands, and no frame waits for more than a screenful. */
 const CHUNK = 6
 const many = ref(CHUNK)
 const shown = computed(() => found.value.slice(0, many.value))
-watch([search, need, now], () => (many.value = CHUNK))
+watch([search, wantedNeeds, now], () => (many.value = CHUNK))
 /** The words of a full shelf are gathered while nobody waits, so that the first key typed is answered like any other. */
 function gather(from = 0) {
   const all = families.value
@@ -88,7 +90,7 @@ function pick(event: Event) {
 <template>
   <div class="shelf">
     <section class="panel bring" aria-labelledby="bring">
-      <h1 id="bring">Bring a recipe</h1>
+      <h1 id="bring">Add a recipe</h1>
       <p class="quiet">
         Paste it as it is: cups or grams, title, parts, method. Every line is weighed, and you are asked where it is unclear.
       </p>
@@ -102,7 +104,7 @@ function pick(event: Event) {
         />
         <div class="actions">
           <button class="push main" type="submit" :disabled="!pasted.trim() || reading">
-            <IconClipboard aria-hidden="true" /> {{ reading ? 'Reading…' : 'Read it' }}
+            <IconClipboard aria-hidden="true" /> {{ reading ? 'Reading…' : 'Add this recipe' }}
           </button>
           <label class="push file"
             ><IconFile aria-hidden="true" /> Open a file<input
@@ -116,7 +118,7 @@ function pick(event: Event) {
       </form>
       <button class="push" type="button" @click="boxOpen = true"><IconBox aria-hidden="true" /> Start from a box</button>
       <p class="quiet small">
-        Or drop texts, recipe files or saved web pages anywhere on this page, many at once. In one text, a line of dashes parts recipes.
+        Or drop texts, recipe files or saved web pages anywhere on this page, many at once. Separate recipes in one text with a line of dashes.
       </p>
       <BoxSheet v-model="boxOpen" @start="fromBox" />
     </section>
@@ -142,8 +144,8 @@ function pick(event: Event) {
             :key="n.id"
             class="chip"
             type="button"
-            :aria-pressed="need === n.id"
-            @click="need = need === n.id ? null : (n.id as HardNeed)"
+            :aria-pressed="wantedNeeds.includes(n.id as HardNeed)"
+            @click="toggleNeed(n.id as HardNeed)"
           >
             {{ n.label }}
           </button>
@@ -160,7 +162,7 @@ function pick(event: Event) {
           :key="r.id"
           :recipe="r"
           :versions="versions"
-          :need="need"
+          :needs="wantedNeeds"
           :meets="meets"
           @remove="remove(r)"
         />
@@ -168,7 +170,7 @@ function pick(event: Event) {
       <p v-else class="panel empty">
         <template v-if="shelf.recipes.length"
           >Nothing on the shelf fits.
-          <button class="push" type="button" @click="((search = ''), (need = null), (now = false))">Show everything</button></template
+          <button class="push" type="button" @click="((search = ''), (wantedNeeds = []), (now = false))">Show everything</button></template
         >
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>

@@ -3,6 +3,8 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Banded } from '../../core/balance/families'
 import type { BalanceAnswer, Answers } from '../../core/contract/handle'
 import type { Option, Reformulation } from '../../core/reformulate/option'
+import { writeText } from '../../core/formats/jsonld'
+import type { Region } from '../../core/measure/region'
 import type { Recipe } from '../../core/recipe/recipe'
 import type { Role } from '../../core/recipe/recipe'
 import type { Progress } from '../../core/reformulate/reformulate'
@@ -294,7 +296,8 @@ export const useBench = defineStore('bench', () => {
   const toggleCupboard = () => change({ fromCupboard: !setup.value.fromCupboard }, 'only what is in the cupboard')
 
   const sheet = (): edit.Sheet => ({ recipe: copy(setup.value.recipe), questions: copy(setup.value.questions) })
-  const readLine = (text: string) => ask('line', { text, ...common(), altitudeM: undefined })
+  /** Lines are read in the recipe's own kitchen: its cups stay its cups. */
+  const readLine = (text: string) => ask('line', { text, ...common(), region: setup.value.recipe.region ?? common().region, altitudeM: undefined })
   const editing = {
     /** Types a line anew; an empty one goes. */
     line: async (part: number, line: number, text: string) =>
@@ -349,9 +352,36 @@ export const useBench = defineStore('bench', () => {
   /** Lets a question stand as it was assumed. */
   const dismissQuestion = (index: number) => change({ questions: setup.value.questions.filter((_, i) => i !== index) }, 'a question left')
 
+  /** Takes the line of a question out of the mix, and over to the method where it belongs there. */
+  async function removeLine(index: number, to: 'nothing' | 'method') {
+    const q = setup.value.questions[index]
+    if (!q || q.part === null || q.line === null) return
+    const text = setup.value.recipe.parts[q.part]?.lines[q.line]?.text ?? ''
+    const next = edit.replaceLine(sheet(), q.part, q.line, { lines: [], questions: [] })
+    if (to === 'method') next.recipe = { ...next.recipe, method: [...next.recipe.method, text] }
+    await change(next, to === 'method' ? 'a line of the method' : 'a line that is no ingredient')
+  }
+
+  /** The baker's word that a line holds nothing that matters to anybody at the table. */
+  async function vouch(part: number, line: number) {
+    const recipe = copy(setup.value.recipe)
+    const at = recipe.parts[part]?.lines[line]
+    if (!at) return
+    at.vouched = true
+    const questions = setup.value.questions.filter((q) => !(q.about === 'ingredient' && q.part === part && q.line === line))
+    await change({ recipe, questions: copy(questions) }, 'your word for a line')
+  }
+
+  /** Reads the page again with another kitchen's cups, spoons and eggs. */
+  async function readAs(region: Region) {
+    const text = version.value?.source || writeText(setup.value.recipe)
+    const parsed = await ask('parse', { text, ...common(), region })
+    await change({ recipe: { ...parsed.recipe, region }, questions: parsed.questions, trying: null }, 'another kitchen’s cups')
+  }
+
   /** Replaces the recipe by edited text. */
   async function retype(text: string) {
-    const parsed = await ask('parse', { text, ...common() })
+    const parsed = await ask('parse', { text, ...common(), region: setup.value.recipe.region ?? common().region })
     await change({ recipe: parsed.recipe, questions: parsed.questions, trying: null }, 'edited text')
   }
 
@@ -376,6 +406,9 @@ export const useBench = defineStore('bench', () => {
     setSweetener,
     tug,
     tryWay,
+    removeLine,
+    vouch,
+    readAs,
     togglePin,
     limit,
     toggleAvoid,

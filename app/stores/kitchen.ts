@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { Tools } from '../../core/crumb/uncertainty'
 import type { Region } from '../../core/measure/region'
+import { regionOfLanguages } from '~/kitchen/region-words'
 import { database } from '~/kitchen/database'
 
 export type Theme = 'light' | 'dark' | 'system'
@@ -15,7 +16,7 @@ export interface OvenHabits {
 
 /** How this kitchen measures, bakes and looks. */
 export const useKitchen = defineStore('kitchen', () => {
-  const region = ref<Region>('uk')
+  const region = ref<Region>(regionOfLanguages(typeof navigator === 'undefined' ? [] : navigator.languages))
   const measures = ref<'own' | 'weight' | 'us' | 'metric'>('own')
   /** What the kitchen measures with: as each line says, all on the scale, or all in cups and spoons. */
   const tools = ref<Tools>('mixed')

@@ -22,6 +22,14 @@ export interface Trouble {
 }
 
 /** Recipes and their versions, kept in the browser and shown as they change, in this tab and others. */
+/** Why a text is no recipe, and what to do; the text stays where it is. */
+function noRecipeWords(content: string): string {
+  const text = content.trim()
+  if (/^(?:https?:\/\/|www\.)\S+$/i.test(text)) return 'This is a web address, and nothing is fetched from the net here. Open the page, copy the recipe and paste it.'
+  if (text.startsWith('%PDF')) return 'These are the insides of a PDF. Open it, copy the words of the recipe and paste them.'
+  return 'No ingredients were found in this. Paste the list with its amounts, one a line if you can. Your text was kept.'
+}
+
 export const useShelf = defineStore('shelf', () => {
   // Records are replaced, never changed in place, and the store of the browser takes no reactive proxies.
   const recipeMap = shallowRef<ReadonlyMap<string, StoredRecipe>>(new Map())
@@ -237,7 +245,10 @@ export const useShelf = defineStore('shelf', () => {
 
   /** Reads pasted text (or a file's text) and puts its recipes on the shelf. */
   async function bring(content: string): Promise<Version[]> {
-    const { recipes: read } = await ask('import', { content, ...useCupboard().common() })
+    // Whose cups the page means is the page's own matter; where it does not tell, this kitchen's.
+    const { region: home, ...common } = useCupboard().common()
+    const { recipes: read } = await ask('import', { content, ...common, home })
+    if (!read.some((r) => r.recipe.parts.some((p) => p.lines.some((l) => l.ingredient)))) throw new Error(noRecipeWords(content))
     const source = read.length === 1 && !/^\s*[<[{]/.test(content) ? content : ''
     return place(read, { source })
   }

@@ -190,6 +190,8 @@ const SUBHEADING: readonly Evidence[] = [
   [2, (f) => f.lettered],
   [-1.5, (f) => f.bullet && !f.colon],
   [-2.5, (f) => f.amountFirst && f.amountBeforeName],
+  // "3 zorgles" in a list is something that nobody knows, and heads nothing.
+  [-2.5, (f) => f.amountFirst && f.names === 0 && !f.colon && !f.hash && !f.capitals && f.row.gap === 0],
   [-1, (f) => f.verbFirst && f.words > 4],
   // "Zest of 1 large orange" names a thing with its amount.
   [-3, (f) => f.amounts > 0 && f.names > 0 && !f.colon && !f.role && !f.capitals],

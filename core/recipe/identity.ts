@@ -21,7 +21,7 @@ const explains = (t: Token): boolean =>
   unitNamed(t.word) !== undefined ||
   PREPARATION.test(t.word) ||
   VERBS.has(t.word) ||
-  t.word.length <= 2
+  t.word.length <= 1
 
 /**
  * How sure it is that a mention says what an item is.

@@ -83,6 +83,7 @@ function calledBy(s: Scan, item: Item): string {
   const taken = new Set<number>()
   for (const x of s.measures) for (let i = x.from; i < x.to; i++) taken.add(i)
   let from = m ? m.from : item.from
+  while (!m && from < item.to && (taken.has(from) || s.tokens[from]!.word === 'of')) from++
   while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of') from--
   let to = m ? m.to : item.to
   while (to < item.to && t[to]!.kind === 'word' && !taken.has(to) && !/^(?:for|at|plus|and|or|in|from|with|to|cut|if)$/.test(t[to]!.word)) to++

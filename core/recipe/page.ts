@@ -44,6 +44,10 @@ const isInstruction = (text: string): boolean => {
   return first !== undefined && t.filter((x) => x.kind === 'word').length > 1 && MIXING.has(first.word) && roleOf(text.replace(/^\W*\w+/, '')) === undefined
 }
 
+/** "Dry ingredients", "Flour mix", "Bowl 2": lines that go in together, of one and the same batter. */
+const GROUP = /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|group \w|[a-d])$/i
+const isGroup = (text: string): boolean => GROUP.test(headingName(text).replace(/\s*\(.*\)$/, ''))
+
 const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u
 
 /** "Base - 150 g butter, ½ cup sugar": a heading and what follows on the same line. */
@@ -193,7 +197,9 @@ export function readPage(text: string, region: Region): Page {
       }
       case 'part-heading':
         meta.push(c.text)
-        if (!(isInstruction(c.text) && build.has())) build.open(headingName(c.text))
+        if (isInstruction(c.text) || isGroup(c.text)) {
+          if (!build.has()) build.open('')
+        } else build.open(headingName(c.text))
         break
       case 'ingredient':
         // A tin may stand in the list of what is needed.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { KITCHEN_NAMES } from '~/kitchen/region-words'
 import { useMediaQuery } from '@vueuse/core'
 import { modelOf } from '../../../core/balance/metrics'
 import type { OptionLine } from '../../../core/reformulate/option'
@@ -22,6 +23,7 @@ const missing = ref(false)
 /** The mix as lines to type in, and all of it as one text. */
 const editing = ref(false)
 const asText = ref(false)
+const readingOpen = ref(false)
 const line = ref(false)
 const packet = ref<{ open: boolean; name: string; part: number; line: number }>({ open: false, name: '', part: 0, line: 0 })
 const boxOpen = ref(false)
@@ -111,6 +113,15 @@ const boxId = computed(
   () => bench.setup.recipe.parts.flatMap((p) => p.lines).find((l) => l.ingredient?.startsWith('cake-mix'))?.ingredient ?? null,
 )
 const boxLabel = computed(() => bench.setup.boxes.find((b) => b.ingredient === boxId.value) ?? null)
+const indefinite = (word: string) => `${/^[aeiou]/i.test(word) ? 'an' : 'a'} ${word}`
+/** Lines that nobody knows and that no question is about. */
+const hidden = computed(() =>
+  (bench.balance?.unknown ?? []).filter((u) => !bench.setup.questions.some((q) => q.about === 'ingredient' && q.part === u.part && q.line === u.line)),
+)
+function vouchQuestion(i: number) {
+  const q = bench.setup.questions[i]
+  if (q && q.part !== null && q.line !== null) void guarded(() => bench.vouch(q.part!, q.line!))
+}
 function describe(name: string, part: number, at: number) {
   packet.value = { open: true, name, part, line: at }
 }
@@ -207,6 +218,19 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         @answer="(i, v) => guarded(() => bench.answerQuestion(i, v))"
         @dismiss="(i) => bench.dismissQuestion(i)"
         @label="describe"
+        @remove="(i, to) => guarded(() => bench.removeLine(i, to))"
+        @vouch="(i) => vouchQuestion(i)"
+      />
+      <p v-if="bench.version.source" class="small reading">
+        Read as {{ indefinite(KITCHEN_NAMES[bench.setup.recipe.region ?? kitchen.region]) }} recipe.
+        <button class="plain" type="button" @click="readingOpen = true">Check what was read</button>
+      </p>
+      <UnknownLines
+        v-if="hidden.length"
+        :unknown="hidden"
+        :claims="bench.setup.goals.length > 0"
+        @vouch="(part, at) => guarded(() => bench.vouch(part, at))"
+        @label="(part, at) => describe(bench.setup.recipe.parts[part]?.lines[at]?.named ?? '', part, at)"
       />
       <p v-if="boxId" class="box small">
         <span>{{ boxLabel ? 'Sums follow the label of your box.' : 'A typical box of its kind.' }}</span>
@@ -312,6 +336,13 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
     </VerdictFoot>
 
+    <PageReading
+      v-if="bench.version.source"
+      v-model="readingOpen"
+      :source="bench.version.source"
+      :region="bench.setup.recipe.region ?? kitchen.region"
+      @region="(r) => guarded(() => bench.readAs(r))"
+    />
     <TextEditor v-model="asText" :recipe="bench.setup.recipe" @save="(t) => guarded(() => bench.retype(t))" />
     <VersionSheet v-model="line" :versions="family" :current="bench.version.id" @compare="versionsApart = true" />
     <PacketSheet v-model="packet.open" :name="packet.name" @saved="described" />

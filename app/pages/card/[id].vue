@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import IconPrinter from '~icons/ph/printer-bold'
+import { unknownWords } from '../../../core/recipe/unknown'
 import { dietsOf } from '../../../core/balance/balance'
 import { cautionsFor } from '../../../core/care/cautions'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
@@ -29,6 +30,8 @@ useHead({ title: () => `${version.value?.recipe.title ?? 'Card'} · card · Kind
 const needs = computed(() => (version.value?.goals ?? []).filter((g): g is HardNeed => (HARD_NEEDS as readonly string[]).includes(g)))
 const ids = computed(() => (version.value?.recipe.parts ?? []).flatMap((p) => p.lines.flatMap((l) => l.ingredient ?? [])))
 const labels = computed(() => labelChecks(ids.value, { needs: needs.value, avoid: [] }))
+/** Lines that nobody knows: where there are any, nothing is claimed. */
+const unknown = computed(() => (version.value ? dietsOf(version.value.recipe).unknown : []))
 const allergens = computed(() => (version.value ? dietsOf(version.value.recipe).allergens : []))
 const cautions = computed(() => {
   const v = version.value
@@ -54,7 +57,7 @@ const NEED_WORDS: Record<HardNeed, string> = {
   'soy-free': 'no soy',
 }
 
-const asked = computed(() => [...needs.value.map((n) => NEED_WORDS[n]), ...wishWords(version.value?.goals ?? [])])
+const asked = computed(() => [...(unknown.value.length ? [] : needs.value.map((n) => NEED_WORDS[n])), ...wishWords(version.value?.goals ?? [])])
 
 const grams = (l: Line) =>
   l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : ''
@@ -134,7 +137,8 @@ const print = () => window.print()
     <article v-if="asLabel" class="plate panel">
       <h1>{{ version.recipe.title }}</h1>
       <p class="asked">{{ met.join(' · ') || 'for everybody who may eat what is below' }}</p>
-      <p><strong>Contains</strong> {{ allergens.join(', ') || 'none of the listed allergens, as far as its lines tell' }}</p>
+      <p><strong>Contains</strong> {{ allergens.join(', ') || (unknown.length ? 'see below' : 'none of the listed allergens, as far as its lines tell') }}</p>
+      <p v-for="u in unknown" :key="u.text"><strong>{{ unknownWords(u) }}</strong></p>
       <p v-if="labels.length" class="small">By the labels of: {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}.</p>
       <p class="small">Baked in a home kitchen that also uses other ingredients. Not certified: ask the baker.</p>
     </article>
@@ -177,7 +181,7 @@ const print = () => window.print()
                     {{ label(l) }}<span v-if="l.prep" class="prep">, {{ l.prep }}</span>
                   </th>
                   <td>{{ measure(l) }}</td>
-                  <td class="g">{{ grams(l) || l.text }}</td>
+                  <td class="g">{{ grams(l) || '–' }}</td>
                 </tr>
               </tbody>
             </table>
@@ -192,10 +196,11 @@ const print = () => window.print()
       </div>
       <footer>
         <p v-if="cautions.length"><strong>Mind:</strong> {{ cautions.map((c) => c.text).join(' ') }}</p>
+        <p v-for="u in unknown" :key="u.text"><strong>{{ unknownWords(u) }}</strong> No need is met over it.</p>
         <p v-if="labels.length"><strong>Read the label:</strong> {{ labels.map((l) => l.message).join(' ') }}</p>
         <p>
           <strong>Contains</strong>
-          {{ allergens.length ? allergens.join(', ') : 'none of the listed allergens, as far as its lines tell' }}. Worked out from food
+          {{ allergens.join(', ') || (unknown.length ? 'what is not known' : 'none of the listed allergens, as far as its lines tell') }}. Worked out from food
           tables, not certified: check what you use, and mind crumbs and spoons from other bakes.
         </p>
       </footer>
@@ -204,6 +209,12 @@ const print = () => window.print()
 </template>
 
 <style scoped>
+.card td,
+.card th,
+.card li,
+.plate p {
+  overflow-wrap: anywhere;
+}
 .page {
   display: grid;
   gap: 12px;
