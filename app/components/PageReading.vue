@@ -37,7 +37,9 @@ const rows = computed(() => {
       ...p,
       word: WORDS[p.kind],
       asks: p.kind === 'ingredient' && (!of.length || of.some((l) => l.match === 'none' || l.match === 'unsure')),
-      read: of.map((l) => `${l.ingredient ? (l.named ?? l.ingredient) : '?'}${l.grams.best ? ` ${Math.round(l.grams.best * 10) / 10} g` : ''}`),
+      read: of.map(
+        (l) => `${l.ingredient ? (l.named ?? l.ingredient) : '?'}${l.grams.best ? ` ${Math.round(l.grams.best * 10) / 10} g` : ''}`,
+      ),
     }
   })
 })
@@ -47,7 +49,13 @@ const rows = computed(() => {
   <ElDialog v-model="open" title="What was read" width="min(980px, 96vw)" align-center>
     <p v-if="read?.region" class="quiet">
       Read with {{ KITCHEN_NAMES[region] }} cups, spoons and eggs<template v-if="read.region.found === region && read.region.because.length"
-        >, because the page says {{ read.region.because.slice(0, 3).map((w) => `“${w}”`).join(', ') }}</template
+        >, because the page says
+        {{
+          read.region.because
+            .slice(0, 3)
+            .map((w) => `“${w}”`)
+            .join(', ')
+        }}</template
       >.
       <span class="kitchens">
         Read it as

@@ -31,7 +31,14 @@ function send(i: number) {
           <strong v-if="lineOf(q)">“{{ lineOf(q) }}”</strong> {{ q.message }}
         </p>
         <div class="choices">
-          <button v-for="(c, n) in q.choices" :key="c.value" class="chip" :class="{ best: n === 0 }" type="button" @click="emit('answer', i, c.value)">
+          <button
+            v-for="(c, n) in q.choices"
+            :key="c.value"
+            class="chip"
+            :class="{ best: n === 0 }"
+            type="button"
+            @click="emit('answer', i, c.value)"
+          >
             {{ c.label }}
           </button>
           <form v-if="needsGrams(q)" @submit.prevent="send(i)">

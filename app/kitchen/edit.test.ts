@@ -5,7 +5,10 @@ import type { Recipe } from '../../core/recipe/recipe'
 import { addPart, insertLine, mergePart, moveLine, removePart, renamePart, replaceLine, setRole, splitPart, type Sheet } from './edit'
 
 const TEXT = 'Regatta sponge\n# Cake\n200 g flour\n3 zorgles\n100 g butter\n2 eggs\n# Icing\n1 tin condensed milk\n200 g icing sugar'
-const sheet = (): Sheet => answer('parse', { text: TEXT, region: 'uk' })
+const sheet = (): Sheet => {
+  const { recipe, questions } = answer('parse', { text: TEXT, region: 'uk' })
+  return { recipe, questions }
+}
 const read = (text: string) => answer('line', { text, region: 'uk' })
 const words = (r: Recipe) => r.parts.map((p) => [p.name, ...p.lines.map((l) => l.text)])
 /** Every question still stands at the line that it was asked of. */

@@ -118,7 +118,8 @@ function pick(event: Event) {
       </form>
       <button class="push" type="button" @click="boxOpen = true"><IconBox aria-hidden="true" /> Start from a box</button>
       <p class="quiet small">
-        Or drop texts, recipe files or saved web pages anywhere on this page, many at once. Separate recipes in one text with a line of dashes.
+        Or drop texts, recipe files or saved web pages anywhere on this page, many at once. Separate recipes in one text with a line of
+        dashes.
       </p>
       <BoxSheet v-model="boxOpen" @start="fromBox" />
     </section>

@@ -297,7 +297,8 @@ export const useBench = defineStore('bench', () => {
 
   const sheet = (): edit.Sheet => ({ recipe: copy(setup.value.recipe), questions: copy(setup.value.questions) })
   /** Lines are read in the recipe's own kitchen: its cups stay its cups. */
-  const readLine = (text: string) => ask('line', { text, ...common(), region: setup.value.recipe.region ?? common().region, altitudeM: undefined })
+  const readLine = (text: string) =>
+    ask('line', { text, ...common(), region: setup.value.recipe.region ?? common().region, altitudeM: undefined })
   const editing = {
     /** Types a line anew; an empty one goes. */
     line: async (part: number, line: number, text: string) =>

@@ -25,7 +25,8 @@ export interface Trouble {
 /** Why a text is no recipe, and what to do; the text stays where it is. */
 function noRecipeWords(content: string): string {
   const text = content.trim()
-  if (/^(?:https?:\/\/|www\.)\S+$/i.test(text)) return 'This is a web address, and nothing is fetched from the net here. Open the page, copy the recipe and paste it.'
+  if (/^(?:https?:\/\/|www\.)\S+$/i.test(text))
+    return 'This is a web address, and nothing is fetched from the net here. Open the page, copy the recipe and paste it.'
   if (text.startsWith('%PDF')) return 'These are the insides of a PDF. Open it, copy the words of the recipe and paste them.'
   return 'No ingredients were found in this. Paste the list with its amounts, one a line if you can. Your text was kept.'
 }

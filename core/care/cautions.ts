@@ -34,7 +34,9 @@ const POLYOLS_PER_SLICE = 8
 
 /** Whether something must keep cold once it is made up: cream, custard, soft cheese. */
 export const keepsCold = (id: string): boolean =>
-  /^(cream-(heavy|double|single|cheese)|quark|fromage-frais|creme-fraiche|mascarpone|ricotta|lemon-curd|plant-cream|plant-mascarpone|coconut-cream|custard)/.test(id)
+  /^(cream-(heavy|double|single|cheese)|quark|fromage-frais|creme-fraiche|mascarpone|ricotta|lemon-curd|plant-cream|plant-mascarpone|coconut-cream|custard)/.test(
+    id,
+  )
 
 const TRIGGERS: Trigger[] = [
   {

@@ -124,7 +124,10 @@ function checked<T>(verb: Verb, request: unknown): T {
 function foundRegion<T>(value: T): T {
   const request = value as { text?: unknown; recipe?: Recipe; region?: Region; home?: Region }
   if (typeof value !== 'object' || value === null || !('region' in value)) return value
-  const page = typeof request.text === 'string' ? kitchenOf(request.text.slice(0, LONGEST_TEXT), request.home ? { home: request.home } : {}).used : undefined
+  const page =
+    typeof request.text === 'string'
+      ? kitchenOf(request.text.slice(0, LONGEST_TEXT), request.home ? { home: request.home } : {}).used
+      : undefined
   return { ...value, region: page ?? request.recipe?.region ?? request.home ?? request.region }
 }
 

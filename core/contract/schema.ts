@@ -550,7 +550,8 @@ export const SCHEMAS = {
     .messages({ 'object.missing': 'Give activities, bakes, or one recipe as text, recipe or jsonld.' }),
   import: Joi.object({
     content: Joi.string().max(5_000_000).allow('').required(),
-    home: common.home, region: common.region,
+    home: common.home,
+    region: common.region,
     own: common.own,
     boxes: common.boxes,
   }).messages({

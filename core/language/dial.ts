@@ -48,7 +48,9 @@ export type Dial = Time | Heat | Size | Other
 const INCH_MM = 25.4
 const LENGTHS = table<{ unit: 'in' | 'cm' | 'mm'; mm: number }>({
   ...Object.fromEntries(['inch', 'inches', 'in', '"', '”', '″', "''", 'ins'].map((w) => [w, { unit: 'in', mm: INCH_MM } as const])),
-  ...Object.fromEntries(['cm', 'cms', 'centimetre', 'centimetres', 'centimeter', 'centimeters'].map((w) => [w, { unit: 'cm', mm: 10 } as const])),
+  ...Object.fromEntries(
+    ['cm', 'cms', 'centimetre', 'centimetres', 'centimeter', 'centimeters'].map((w) => [w, { unit: 'cm', mm: 10 } as const]),
+  ),
   mm: { unit: 'mm', mm: 1 },
 })
 const DEGREES = new Set(['°', '*', 'º', '˚', '⁰', 'degree', 'degrees', 'deg', 'degs'])
@@ -68,7 +70,10 @@ function lengthUnit(t: readonly Token[], i: number): { unit: 'in' | 'cm' | 'mm';
   const hit = LENGTHS[t[j]?.word ?? ''] ?? (t[j]?.text === "'" && t[j + 1]?.text === "'" ? LENGTHS['in'] : undefined)
   if (!hit) return undefined
   // "8 in the tin" is no length; "8 in round", "8 in." is.
-  if (t[j]!.word === 'in' && !/^(?:round|square|pan|tin|loaf|cake|springform|ring|bundt|tube|layers?|deep|\.|\)|x|×|by|,|sandwich)$/.test(t[j + 1]?.word ?? ')'))
+  if (
+    t[j]!.word === 'in' &&
+    !/^(?:round|square|pan|tin|loaf|cake|springform|ring|bundt|tube|layers?|deep|\.|\)|x|×|by|,|sandwich)$/.test(t[j + 1]?.word ?? ')')
+  )
     return undefined
   const after = t[j]!.text === "'" ? j + 2 : j + 1
   return { ...hit, next: hit.unit === 'in' && t[after]?.text === '.' && t[j]!.word.startsWith('in') ? after + 1 : after }
@@ -106,7 +111,7 @@ const unitAfter = (t: readonly Token[], i: number): boolean => {
 /** "1 hour 20 minutes", "1¼ hours", "an hour and a half", "50 mins–1 hr", "1h20", "overnight". */
 function timeAt(t: readonly Token[], i: number): Time | undefined {
   if (t[i]?.word === 'overnight') return { kind: 'time', low: 480, high: 720, from: i, to: i + 1 }
-  let from = i
+  const from = i
   let low: number
   let high: number
   let j: number
@@ -135,7 +140,16 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
     } else if (more && TIME_UNITS[t[more.next]?.word ?? ''] === 1) {
       ;[low, high] = [low + more.low, high + more.high]
       j = skipDot(t, more.next + 1)
-    } else if (more && more.next === joint + 1 && t[joint]!.kind === 'number' && more.low >= 5 && more.low < 60 && joint === j && t[j]!.from - t[j - 1]!.to <= 1 && !unitAfter(t, more.next)) {
+    } else if (
+      more &&
+      more.next === joint + 1 &&
+      t[joint]!.kind === 'number' &&
+      more.low >= 5 &&
+      more.low < 60 &&
+      joint === j &&
+      t[j]!.from - t[j - 1]!.to <= 1 &&
+      !unitAfter(t, more.next)
+    ) {
       // "1hr 15", "1h20"
       ;[low, high] = [low + more.low, high + more.high]
       j = more.next
@@ -163,7 +177,11 @@ function heatAt(t: readonly Token[], i: number): Heat | undefined {
   }
   const scale = SCALES[t[j]?.word ?? '']
   const near = t[j] !== undefined && t[j]!.from - t[j - 1]!.to <= 1
-  const named = scale !== undefined && (t[j]!.word.length > 1 || degrees || (near && amount.low >= LEAST_BARE_HEAT && (t[j]!.text === t[j]!.text.toUpperCase() || touching(t[j - 1], t[j]))))
+  const named =
+    scale !== undefined &&
+    (t[j]!.word.length > 1 ||
+      degrees ||
+      (near && amount.low >= LEAST_BARE_HEAT && (t[j]!.text === t[j]!.text.toUpperCase() || touching(t[j - 1], t[j]))))
   if (!named && !degrees) return undefined
   if (named) j = t[j + 1]?.text === '.' && t[j]!.word.length === 1 && t[j + 2] && /^\p{Ll}/u.test(t[j + 2]!.text) ? j + 2 : j + 1
   return { kind: 'heat', value: amount.low, ...(named && { scale }), fan: false, from: i, to: j }
@@ -180,7 +198,9 @@ function markFan(t: readonly Token[], heats: readonly Heat[]): void {
     const after = t[k]?.word ?? ''
     // "180C fan 160C": the fan belongs to what follows it.
     const leads = next !== undefined && next.from === k + 1
-    h.fan = h.scale !== 'gas' && (FAN.has(before) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
+    h.fan =
+      h.scale !== 'gas' &&
+      (FAN.has(before) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
   })
 }
 
@@ -194,13 +214,20 @@ function otherAt(t: readonly Token[], i: number): Other | undefined {
   const weight = isDash(t[amount.next]) ? amount.next + 1 : amount.next
   const named = unitNamed(t[weight]?.text ?? '')
   const dot = t[weight + 1]?.text === '.' ? weight + 2 : weight + 1
-  if (named?.kind === 'mass' && (/^(?:loaf|loaves)$/.test(t[dot]?.word ?? '') || (named.id === 'lb' && /^(?:tins?|pans?)$/.test(t[dot]?.word ?? ''))))
+  if (
+    named?.kind === 'mass' &&
+    (/^(?:loaf|loaves)$/.test(t[dot]?.word ?? '') || (named.id === 'lb' && /^(?:tins?|pans?)$/.test(t[dot]?.word ?? '')))
+  )
     return { kind: 'count', value: amount.low, word: 'tin', from: i, to: dot }
   // "a 12 cup bundt pan", "12-hole muffin tin"
-  if (/^(?:cup|hole)s?$/.test(t[weight]?.word ?? '') && /^(?:bundt|ring|tube|fluted|muffin|gugelhupf|pan|tin|mini|bun|cup-?cake|patty|standard)$/.test(t[weight + 1]?.word ?? ''))
+  if (
+    /^(?:cup|hole)s?$/.test(t[weight]?.word ?? '') &&
+    /^(?:bundt|ring|tube|fluted|muffin|gugelhupf|pan|tin|mini|bun|cup-?cake|patty|standard)$/.test(t[weight + 1]?.word ?? '')
+  )
     return { kind: 'count', value: amount.low, word: 'tin', from: i, to: weight + 1 }
   const before = t[i - 1]?.text === '.' || t[i - 1]?.text === ':' ? t[i - 2] : t[i - 1]
-  if (t[i]!.kind === 'number' && before && NUMBERS_AFTER.has(before.word)) return { kind: 'count', value: amount.high, word: before.word, from: i, to: amount.next }
+  if (t[i]!.kind === 'number' && before && NUMBERS_AFTER.has(before.word))
+    return { kind: 'count', value: amount.high, word: before.word, from: i, to: amount.next }
   return undefined
 }
 
@@ -240,7 +267,10 @@ export function dialsIn(t: readonly Token[]): Dial[] {
     }
   }
   const all = joined(t, dials)
-  markFan(t, all.filter((d) => d.kind === 'heat'))
+  markFan(
+    t,
+    all.filter((d) => d.kind === 'heat'),
+  )
   return all
 }
 
@@ -252,7 +282,9 @@ const LEAST_US_OVEN = 200
 /** °C of a temperature; where its scale is not said, the kitchen and the number decide. */
 export function celsiusOf(heat: Pick<Heat, 'value' | 'scale'>, region: Region): number {
   if (heat.scale === 'gas') return Math.round(gasMarkToCelsius(heat.value))
-  const f = heat.scale === 'F' || (heat.scale === undefined && (heat.value >= SURELY_FAHRENHEIT || (region === 'us' && heat.value >= LEAST_US_OVEN)))
+  const f =
+    heat.scale === 'F' ||
+    (heat.scale === undefined && (heat.value >= SURELY_FAHRENHEIT || (region === 'us' && heat.value >= LEAST_US_OVEN)))
   return Math.round(f ? fahrenheitToCelsius(heat.value) : heat.value)
 }
 
@@ -260,4 +292,3 @@ export function celsiusOf(heat: Pick<Heat, 'value' | 'scale'>, region: Region): 
 export const timesIn = (text: string): Time[] => dialsIn(tokenise(text)).filter((d) => d.kind === 'time')
 /** Every temperature in a text. */
 export const heatsIn = (text: string): Heat[] => dialsIn(tokenise(text)).filter((d) => d.kind === 'heat')
-

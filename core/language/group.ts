@@ -20,7 +20,8 @@ export interface Group {
 }
 
 /** Between two measures of one thing. */
-const ALTERNATIVE = /^(?:\/|\||\(|=|~|\( ?(?:about|approx|approximately|ca|circa|or|=|~|roughly|around|i ?\. ?e ?\.?|that is|weighing|total) ?\.?|\/ ?(?:about|or)|or|\[|,? ?or about|\( ?each|-|–|,? about|,? (?:about|ca|approx) ?\.?|or about|⁄|ie|i\.e\.)$/
+const ALTERNATIVE =
+  /^(?:\/|\||\(|=|~|\( ?(?:about|approx|approximately|ca|circa|or|=|~|roughly|around|i ?\. ?e ?\.?|that is|weighing|total) ?\.?|\/ ?(?:about|or)|or|\[|,? ?or about|\( ?each|-|–|,? about|,? (?:about|ca|approx) ?\.?|or about|⁄|ie|i\.e\.)$/
 const SUM = /^(?:\+|plus|and|&|, plus|,? plus an?|\( plus|and another|plus another)$/
 const LESS = /^(?:minus|less)$/
 

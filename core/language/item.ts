@@ -103,7 +103,7 @@ export function itemsIn(s: Scan, options: ItemOptions = {}): Item[] {
     for (let i = Math.max(0, j - 14); i < j; i++) {
       const segment = segmentOf(t, cuts[i]!, cuts[j]!, groups, mentions, prose, nameFirst)
       // "orange juice, from 2 oranges": a piece that begins with "from" says where the one before comes from.
-      const origin = i > 0 && /^(?:from|for|of|about|approx|at|or)$/.test(t[cuts[i]!]!.word) ? -3 : 0
+      const origin = i > 0 && /^(?:from|for|of|about|approx|at|or)$/.test(t[cuts[i]!]!.word) ? -4 : 0
       const clean = i === 0 || /^[/]$/.test(t[cuts[i]! - 1]!.word) || SEPARATOR.test(t[cuts[i]! - 1]!.word) ? origin : origin - 0.35
       const total = value[i]! + segment.value + clean
       if (total > value[j]!) {
@@ -135,10 +135,18 @@ function countsSomething(t: readonly Token[], g: Group, mentions: readonly Menti
 /** A line without any amount names one thing. */
 function bareItem(t: readonly Token[], mentions: readonly Mention[], prose: boolean): Item[] {
   if (prose || !mentions.length) return []
-  const main = mentions.find((n) => t[n.head]!.depth === 0 && !t.slice(Math.max(0, n.from - 3), n.from).some((x) => /^(?:for|with|in|or|to)$/.test(x.word)))
+  const main = mentions.find(
+    (n) => t[n.head]!.depth === 0 && !t.slice(Math.max(0, n.from - 3), n.from).some((x) => /^(?:for|with|in|or|to)$/.test(x.word)),
+  )
   const items: Item[] = [{ mention: main ?? mentions[0]!, from: 0, to: t.length, score: 0, bare: true }]
   // "salt and pepper", "zest and juice of": two names joined by "and" are two things.
-  const second = mentions.find((n) => n !== items[0]!.mention && n.from > items[0]!.mention!.to && n.from - items[0]!.mention!.to <= 1 && /^(?:and|&|\+|,)$/.test(t[n.from - 1]!.word))
+  const second = mentions.find(
+    (n) =>
+      n !== items[0]!.mention &&
+      n.from > items[0]!.mention!.to &&
+      n.from - items[0]!.mention!.to <= 1 &&
+      /^(?:and|&|\+|,)$/.test(t[n.from - 1]!.word),
+  )
   if (second && second.id !== items[0]!.mention!.id && t.length <= 8) {
     items[0]!.to = second.from - 1
     items.push({ mention: second, from: second.from, to: t.length, score: 0, bare: true })
@@ -185,7 +193,8 @@ function segmentOf(
     if (!ns.length) return { value: prose ? 0 : -1.6 }
     const words = t.slice(from, to).filter((x) => x.kind === 'word').length
     const name = top[0]
-    const lone = name !== undefined && words === 1 + name.head - name.from && groups.length >= 2 && top.length === 1 && !LONE_WORD.test(name.id)
+    const lone =
+      name !== undefined && words === 1 + name.head - name.from && groups.length >= 2 && top.length === 1 && !LONE_WORD.test(name.id)
     return { value: prose ? 0 : lone ? -0.1 : -1.9, item: { mention: ns[0]!, score: -1, bare: true } }
   }
   let best: { score: number; group: Group; mention: Mention } | undefined
@@ -223,7 +232,12 @@ function firstAllowed(t: readonly Token[], chosen: Mention, ns: readonly Mention
     const joint = t.slice(n.to, chosen.from).filter((x) => x.depth === 0)
     // "strawberry or mixed fruit jam": the first is only a sort of the second.
     const sort = n.words.length === 1 && SORTS.has(t[n.head]!.stem) && !SORTS.has(t[chosen.head]!.stem)
-    if (!sort && joint.some((x) => x.word === 'or') && joint.every((x) => x.kind === 'mark' || /^(?:or|a|an|the|some|soft|hard|melted|good|quality|other|any|\(|\))$/.test(x.word))) return n
+    if (
+      !sort &&
+      joint.some((x) => x.word === 'or') &&
+      joint.every((x) => x.kind === 'mark' || /^(?:or|a|an|the|some|soft|hard|melted|good|quality|other|any|\(|\))$/.test(x.word))
+    )
+      return n
   }
   return chosen
 }
@@ -271,7 +285,9 @@ function each(t: readonly Token[], items: readonly Item[], groups: readonly Grou
   }
   // What an "each" has taken is no thing of its own once more.
   const taken = new Set(out.filter((x) => x.group && !x.bare).map((x) => x.mention))
-  return out.filter((x, i) => !(x.bare && x.mention && out.some((y, j) => j !== i && !y.bare && y.mention === x.mention) && taken.has(x.mention)))
+  return out.filter(
+    (x, i) => !(x.bare && x.mention && out.some((y, j) => j !== i && !y.bare && y.mention === x.mention) && taken.has(x.mention)),
+  )
 }
 
 const WEIGHED = (m: Measure): boolean => m.unit.kind === 'mass'

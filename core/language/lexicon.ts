@@ -6,7 +6,8 @@
 const words = (list: string): ReadonlySet<string> => new Set(list.trim().split(/\s+/))
 
 /** A table that any word may be looked up in: it knows only its own keys. */
-export const table = <T>(entries: Record<string, T>): Readonly<Record<string, T>> => Object.assign(Object.create(null) as Record<string, T>, entries)
+export const table = <T>(entries: Record<string, T>): Readonly<Record<string, T>> =>
+  Object.assign(Object.create(null) as Record<string, T>, entries)
 
 /** Numbers in words. */
 export const NUMBER_WORDS = table<number>({
@@ -80,29 +81,33 @@ export const FULLNESS = words(`level lvl leveled levelled heaped heaping rounded
 export const HEAPED = words('heaped heaping rounded overflowing')
 
 /** Minutes of one unit of time. */
-export const TIME_UNITS = table<number>(Object.fromEntries(
-  (
-    [
-      [1, 'm min mins minute minutes mts mints mn mns'],
-      [60, 'h hr hrs hour hours std'],
-      [1 / 60, 'sec secs second seconds'],
-      [1440, 'day days'],
-      [10_080, 'week weeks'],
-      [43_200, 'month months'],
-      [720, 'night nights overnight'],
-    ] as const
-  ).flatMap(([minutes, list]) => list.split(' ').map((w) => [w, minutes])),
-))
+export const TIME_UNITS = table<number>(
+  Object.fromEntries(
+    (
+      [
+        [1, 'm min mins minute minutes mts mints mn mns'],
+        [60, 'h hr hrs hour hours std'],
+        [1 / 60, 'sec secs second seconds'],
+        [1440, 'day days'],
+        [10_080, 'week weeks'],
+        [43_200, 'month months'],
+        [720, 'night nights overnight'],
+      ] as const
+    ).flatMap(([minutes, list]) => list.split(' ').map((w) => [w, minutes])),
+  ),
+)
 
 /** Numbers before these count nothing that goes into the bowl. */
-export const NOT_AMOUNTS = words(`kcal cal cals calories kj serving servings people person persons portion portions watt watts rating ratings vote votes
+export const NOT_AMOUNTS =
+  words(`kcal cal cals calories kj serving servings people person persons portion portions watt watts rating ratings vote votes
   review reviews addition additions batch batches go goes time times layer layers part parts turn turns star stars comment comments year years`)
 
 /** Words after which a number is a name, a page or a price. */
 export const NUMBERS_AFTER = words('type typ tipo step serves serving makes page rs price no nr number')
 
 /** What cooks do: a step begins with one of these, an ingredient hardly ever. */
-export const VERBS = words(`preheat heat set grease line butter beat cream mix stir whisk add fold pour bake sift sieve combine put place melt spread
+export const VERBS =
+  words(`preheat heat set grease line butter beat cream mix stir whisk add fold pour bake sift sieve combine put place melt spread
   cool let leave turn remove make boil bring simmer cook whip blend divide sprinkle scatter top serve cut slice press rub chill refrigerate freeze
   fill drop spoon scrape dust brush poke prick soak drain mash grate peel crush blitz process pulse knead roll invert unmold unmould demould store keep
   dissolve toss scoop tip take separate prepare spray dump cover decorate pipe frost ice drizzle arrange wash steam warm work incorporate grind
@@ -112,7 +117,8 @@ export const VERBS = words(`preheat heat set grease line butter beat cream mix s
   pop throw shape form push smooth level crumble coat dip fry saute toast roast caramelise caramelize temper rest stand set steep infuse
   gently carefully slowly meanwhile once when then next using after before while lightly generously quickly thoroughly gradually finally now first`)
 /** Of these, the ones that say nothing by themselves inside a sentence: they are nouns, or stand everywhere. */
-export const WEAK_VERBS = words(`butter cream then using cover top ice roll line set return work mix let start do put take get give keep open close when while
+export const WEAK_VERBS =
+  words(`butter cream then using cover top ice roll line set return work mix let start do put take get give keep open close when while
   after before once next now first dry core form stick rest stand level zest juice finally`)
 
 /** Parts of speech that end a name when met on the way back from its head. */

@@ -1,7 +1,8 @@
 const words = (list: string): ReadonlySet<string> => new Set(list.trim().split(/\s+/))
 
 /** Words that say how an ingredient is cut, warmed, bought or praised, not what it is. */
-export const MANNER = words(`soft softened softer melted cold cool cooled chilled warm warmed hot lukewarm tepid room temperature temp fresh freshly
+export const MANNER =
+  words(`soft softened softer melted cold cool cooled chilled warm warmed hot lukewarm tepid room temperature temp fresh freshly
   ripe overripe very large medium small big extra jumbo free range organic good quality best fine finely coarse coarsely
   roughly chopped diced cubed sliced grated shredded crushed mashed peeled pitted stoned cored squeezed strained drained
   rinsed toasted roasted blanched unblanched skinless sifted sieved packed firmly lightly loosely heaped heaping rounded
@@ -20,7 +21,8 @@ export const MANNER = words(`soft softened softer melted cold cool cooled chille
   superfine bittersweet semisweet hard firm silken solid aluminum-free aluminium double-acting single-acting this that it its my our`)
 
 /** Flavours, colours, sorts and origins that may stand before a head noun without changing its kind. */
-export const SORTS = words(`raspberry strawberry blackcurrant apricot cherry orange lemon lime peach plum fig mango blueberry mixed berry rhubarb
+export const SORTS =
+  words(`raspberry strawberry blackcurrant apricot cherry orange lemon lime peach plum fig mango blueberry mixed berry rhubarb
   vanilla chocolate coffee almond hazelnut coconut caramel maple ginger cinnamon rose mint apple pear banana pumpkin pineapple
   light dark white brown golden black red green yellow blue pink purple sweet bitter strong mild extra virgin french english italian greek
   indian turkish irish danish german belgian american british swiss spanish canadian brazilian russian polish frozen canned tinned bottled dutch

@@ -27,9 +27,50 @@ const TIMES = new Set(['x', '×', '✕', '*'])
 const BEFORE_NUMBER = new Set(['g', 'gr', 'kg', 'ml', 'cl', 'dl', 'gm', 'gms', 'rs'])
 /** Units that are said without a number: one of it is meant. */
 const ALONE = new Set(['pinch', 'dash', 'handful', 'knob', 'splash', 'drop', 'strand'])
-const VESSELS = new Set(['pot', 'glass', 'mug', 'jar', 'can', 'tin', 'box', 'bag', 'cup', 'carton', 'bottle', 'tub', 'container', 'slice', 'square', 'ring', 'sheet', 'spoon', 'block', 'bar', 'packet'])
+const VESSELS = new Set([
+  'pot',
+  'glass',
+  'mug',
+  'jar',
+  'can',
+  'tin',
+  'box',
+  'bag',
+  'cup',
+  'carton',
+  'bottle',
+  'tub',
+  'container',
+  'slice',
+  'square',
+  'ring',
+  'sheet',
+  'spoon',
+  'block',
+  'bar',
+  'packet',
+])
 const ONE_LETTER = new Set(['c', 'l', 'g', 't'])
-const COUNTED = new Set(['egg', 'lemon', 'orange', 'banana', 'lime', 'apple', 'carrot', 'yolk', 'white', 'vanilla', 'cinnamon', 'potato', 'pear', 'mango', 'avocado', 'beetroot', 'courgette', 'zucchini'])
+const COUNTED = new Set([
+  'egg',
+  'lemon',
+  'orange',
+  'banana',
+  'lime',
+  'apple',
+  'carrot',
+  'yolk',
+  'white',
+  'vanilla',
+  'cinnamon',
+  'potato',
+  'pear',
+  'mango',
+  'avocado',
+  'beetroot',
+  'courgette',
+  'zucchini',
+])
 
 /** The unit at token `i`: one or two words, with the full stop of an abbreviation. */
 export function unitAt(t: readonly Token[], i: number): { unit: Unit; next: number } | undefined {
@@ -57,7 +98,11 @@ export function unitAt(t: readonly Token[], i: number): { unit: Unit; next: numb
 /** Past words of fullness and size, which are collected. */
 function skipManner(t: readonly Token[], from: number, manner: string[]): number {
   let j = from
-  while (t[j] && (FULLNESS.has(t[j]!.word) || (isDash(t[j]) && FULLNESS.has(t[j + 1]?.word ?? '')) || (t[j]!.text === '.' && manner.length)) && j < from + 4) {
+  while (
+    t[j] &&
+    (FULLNESS.has(t[j]!.word) || (isDash(t[j]) && FULLNESS.has(t[j + 1]?.word ?? '')) || (t[j]!.text === '.' && manner.length)) &&
+    j < from + 4
+  ) {
     if (t[j]!.kind === 'word') manner.push(t[j]!.word)
     j++
   }
@@ -82,7 +127,15 @@ function multiple(t: readonly Token[], times: Span): Measure | undefined {
   if (!unit || (unit.unit.kind !== 'mass' && unit.unit.kind !== 'volume')) return undefined
   const pack = packageAfter(t, unit.next)
   if (!crossed && pack === undefined) return undefined
-  return { low: times.low * each.low, high: times.high * each.high, unit: unit.unit, manner: [], from: 0, to: pack ?? unit.next, packed: true }
+  return {
+    low: times.low * each.low,
+    high: times.high * each.high,
+    unit: unit.unit,
+    manner: [],
+    from: 0,
+    to: pack ?? unit.next,
+    packed: true,
+  }
 }
 
 function measureAt(t: readonly Token[], i: number): Measure | undefined {
@@ -101,7 +154,8 @@ function measureAt(t: readonly Token[], i: number): Measure | undefined {
       : undefined
   }
   // "in a pot", "into a glass": a vessel, and no amount.
-  if (amount.article && /^(?:in|into|on|onto|from|over|with|to)$/.test(t[i - 1]?.word ?? '') && VESSELS.has(t[amount.next]?.stem ?? '')) return undefined
+  if (amount.article && /^(?:in|into|on|onto|from|over|with|to)$/.test(t[i - 1]?.word ?? '') && VESSELS.has(t[amount.next]?.stem ?? ''))
+    return undefined
   const many = multiple(t, amount)
   if (many) return { ...many, from: i }
   let j = TIMES.has(t[amount.next]?.word ?? '') ? amount.next + 1 : amount.next
@@ -144,11 +198,23 @@ function measureAt(t: readonly Token[], i: number): Measure | undefined {
       }
     }
     const pack = unit.unit.kind === 'mass' || unit.unit.kind === 'volume' ? packageAfter(t, to) : undefined
-    return { low, high, unit: unit.unit, manner, from: i, to: pack ?? to, ...(pack && { packed: true }), ...(amount.article && { article: true }) }
+    return {
+      low,
+      high,
+      unit: unit.unit,
+      manner,
+      from: i,
+      to: pack ?? to,
+      ...(pack && { packed: true }),
+      ...(amount.article && { article: true }),
+    }
   }
   const named = t[skipManner(t, amount.next, [])]?.stem ?? ''
   const behind = t[amount.next + 1]?.stem ?? ''
-  if (amount.article) return COUNTED.has(named) || (COUNTED.has(behind) && /(?:ed|en|whole|fresh)$/.test(t[amount.next]?.word ?? '')) ? { low: 1, high: 1, unit: COUNT, manner, from: i, to: amount.next } : undefined
+  if (amount.article)
+    return COUNTED.has(named) || (COUNTED.has(behind) && /(?:ed|en|whole|fresh)$/.test(t[amount.next]?.word ?? ''))
+      ? { low: 1, high: 1, unit: COUNT, manner, from: i, to: amount.next }
+      : undefined
   if (t[i]!.word === 'one' && t[amount.next]?.word === 'at') return undefined
   return { low: amount.low, high: amount.high, unit: COUNT, manner, from: i, to: amount.next }
 }

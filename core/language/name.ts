@@ -84,7 +84,9 @@ function indexOf(entries: Iterable<readonly [id: string, name: string, own: bool
 }
 
 const SHIPPED = indexOf([
-  ...PANTRY.flatMap((i) => [...i.names, ...Object.values(i.called ?? {})].filter((n) => !n.includes('(')).map((n) => [i.id, n, true] as const)),
+  ...PANTRY.flatMap((i) =>
+    [...i.names, ...Object.values(i.called ?? {})].filter((n) => !n.includes('(')).map((n) => [i.id, n, true] as const),
+  ),
   ...[...HEARD].flatMap(([id, names]) => names.map((n) => [id, n, false] as const)),
 ])
 
@@ -110,10 +112,23 @@ function headsOf(token: Token, index: NameIndex): { names: readonly Name[]; miss
   const exact = index.byHead.get(token.stem)
   if (exact) return { names: exact, misspelt: false }
   const w = token.stem
-  if (index !== SHIPPED || w.length < LEAST_MISSPELT || THEMSELVES.has(token.word) || THEMSELVES.has(w) || VERBS.has(w) || /(?:ing|ed)$/.test(w)) return undefined
+  if (
+    index !== SHIPPED ||
+    w.length < LEAST_MISSPELT ||
+    THEMSELVES.has(token.word) ||
+    THEMSELVES.has(w) ||
+    VERBS.has(w) ||
+    /(?:ing|ed)$/.test(w)
+  )
+    return undefined
   if (!spelling.has(w)) {
     if (spelling.size > 5000) spelling.clear()
-    spelling.set(w, LONG_HEADS.find((h) => h[0] === w[0] && Math.abs(h.length - w.length) <= 1 && (distance(h, w) <= (w.length >= LONG ? 2 : 1) || transposed(h, w))))
+    spelling.set(
+      w,
+      LONG_HEADS.find(
+        (h) => h[0] === w[0] && Math.abs(h.length - w.length) <= 1 && (distance(h, w) <= (w.length >= LONG ? 2 : 1) || transposed(h, w)),
+      ),
+    )
   }
   const near = spelling.get(w)
   return near === undefined ? undefined : { names: index.byHead.get(near)!, misspelt: true }
@@ -125,14 +140,23 @@ const transposed = (a: string, b: string): boolean => {
   return off.length === 2 && off[1] === off[0]! + 1 && a[off[0]!] === b[off[1]!] && a[off[1]!] === b[off[0]!]
 }
 
-const sameWord = (a: string, b: string): boolean => a === b || (a.length >= LEAST_MISSPELT && b.length >= LEAST_MISSPELT && a[0] === b[0] && distance(a, b) === 1)
+const sameWord = (a: string, b: string): boolean =>
+  a === b || (a.length >= LEAST_MISSPELT && b.length >= LEAST_MISSPELT && a[0] === b[0] && distance(a, b) === 1)
 
 /** "to ice", "to dust": a verb though it could be a thing. */
-const AFTER_TO = new Set('sprinkle ice butter flour oil cream zest juice sugar salt dust frost glaze top cover decorate fill pepper spice drop sweet water'.split(' '))
+const AFTER_TO = new Set(
+  'sprinkle ice butter flour oil cream zest juice sugar salt dust frost glaze top cover decorate fill pepper spice drop sweet water'.split(
+    ' ',
+  ),
+)
 const JOINING_MARKS = new Set(['-', '–', "'", '/', '&', '.', '’', '%'])
 
 /** Things of the kitchen that are called after food: "butter paper", "egg whisk". */
-const NO_FOOD = new Set('paper papers parchment knife knives dish dishes churn cutter beater whisk box boxes bag stage spreader wrapper thermometer boiler slicer tray cloth muslin mould mold shaker cooker'.split(' '))
+const NO_FOOD = new Set(
+  'paper papers parchment knife knives dish dishes churn cutter beater whisk box boxes bag stage spreader wrapper thermometer boiler slicer tray cloth muslin mould mold shaker cooker'.split(
+    ' ',
+  ),
+)
 
 /** The longest name that ends at token `p`. */
 function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: ReadonlySet<number>): Mention | undefined {

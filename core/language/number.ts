@@ -96,7 +96,7 @@ function wordAt(t: readonly Token[], i: number): Value | undefined {
   if (value >= 20 && value % 10 === 0 && (NUMBER_WORDS[after] ?? 0) >= 1 && NUMBER_WORDS[after]! < 10)
     return { value: value + NUMBER_WORDS[after]!, next: j + 1 }
   // "two thirds", "three-quarters"
-  if (value >= 1 && after in PART_WORDS && (value > 1) === after.endsWith('s')) return { value: value * PART_WORDS[after]!, next: j + 1 }
+  if (value >= 1 && after in PART_WORDS && value > 1 === after.endsWith('s')) return { value: value * PART_WORDS[after]!, next: j + 1 }
   const half = value >= 1 ? halfAfter(t, i + 1) : undefined
   if (half) return { value: value + half.value, next: half.next }
   return { value, next: i + 1 }
@@ -128,7 +128,13 @@ export function spanAt(t: readonly Token[], i: number): Span | undefined {
   const joint = t[next]
   if (joint && (isDash(joint) || TO.has(joint.word)) && !article) {
     const second = valueAt(t, next + 1)
-    if (second && !second.article && second.value > low && second.value <= low * WIDEST_RANGE && (joint.word !== 'or' || second.value - low <= 2 || low >= 10))
+    if (
+      second &&
+      !second.article &&
+      second.value > low &&
+      second.value <= low * WIDEST_RANGE &&
+      (joint.word !== 'or' || second.value - low <= 2 || low >= 10)
+    )
       return { low, high: second.value, next: second.next }
   }
   return { low, high: low, next, ...(article && { article }) }

@@ -1,5 +1,5 @@
 import type { Material, Tin, TinShape } from '../measure/tin'
-import { dialsIn, type Size } from './dial'
+import { dialsIn, type Dial, type Size } from './dial'
 import { valueAt } from './number'
 import { tokenise, wordsBetween, type Token } from './token'
 
@@ -16,8 +16,14 @@ export interface TinMention {
 /** Words that name a shape, the particular before the general. */
 const SHAPE_WORDS: readonly (readonly [TinShape, RegExp])[] = [
   ['fluted', /\b(?:bundt|gugelhupf|gugelhopf|kugelhopf|kugelhupf|fluted|savarin|turban)\b/i],
-  ['ring', /\b(?:ring (?:tin|pan|mou?ld)|ring|tube (?:pan|tin)|tube|angel (?:food )?(?:cake )?(?:pan|tin)|chimney|hole in the (?:middle|centre|center)|funnel)\b/i],
-  ['cupcake', /\b(?:muffins?|cup-?cakes?|patty|bun tin|fairy cakes?|paper (?:cases|liners|cups|capsules)|madeleines?|magdalenas?|idli|cases|liners|capsules)\b/i],
+  [
+    'ring',
+    /\b(?:ring (?:tin|pan|mou?ld)|ring|tube (?:pan|tin)|tube|angel (?:food )?(?:cake )?(?:pan|tin)|chimney|hole in the (?:middle|centre|center)|funnel)\b/i,
+  ],
+  [
+    'cupcake',
+    /\b(?:muffins?|cup-?cakes?|patty|bun tin|fairy cakes?|paper (?:cases|liners|cups|capsules)|madeleines?|magdalenas?|idli|cases|liners|capsules)\b/i,
+  ],
   ['loaf', /\b(?:loaf|loaves|\d ?-?(?:lb|pound) (?:tins?|pans?)|bread (?:pan|tin)|box tin|long (?:one|tin)|the long|cake form \(long)\b/i],
   ['square', /\b(?:square|sq\b\.?|brownie (?:pan|tin))/i],
   ['sheet', /\b(?:jelly[- ]?roll|swiss[- ]?roll|sheet pan|baking sheet|baking tray|half sheet|oven tray|rimmed|roll tin|sheet)\b/i],
@@ -33,7 +39,8 @@ const TIN_WORDS =
   /\b(?:tins?|pans?|mou?lds?|trays?|dish(?:es)?|springform|spring[- ]?form|sheet|skillet|bundt|ramekins?|mugs?|plate|basin|tube|ring|cases|liners|papers|form|forms|gugelhupf|cooker|kadai|casserole|capsules|loaf|round|square|layers?|cup-?cakes?|muffins?|kilo)\b|[Øø]/i
 /** What holds water, or is cooked on the hob, bakes no cake. */
 const NO_CAKE = /\b(?:roasting|saucepan|water|frying|large pan|small pan|heavy pan|same pan)\b/i
-const PREPARES = /\b(?:grease[sd]?|greasing|line[ds]?|butter(?:ed)?|flour(?:ed)?|pour|spread|scrape|spray|bake|tip|turn|tin:|pan:|divide|oil(?:ed)?|prepare|spoon)\b/i
+const PREPARES =
+  /\b(?:grease[sd]?|greasing|line[ds]?|butter(?:ed)?|flour(?:ed)?|pour|spread|scrape|spray|bake|tip|turn|tin:|pan:|divide|oil(?:ed)?|prepare|spoon)\b/i
 
 const MATERIALS: readonly (readonly [Material, RegExp])[] = [
   ['glass', /\bglass\b/i],
@@ -87,7 +94,8 @@ function mmOf(shape: TinShape, size: Size): Tin['mm'] {
     return { diameter: first!, height: shape === 'round' ? (first! >= 220 ? 60 : 50) : shape === 'crepe' ? 2 : 90 }
   }
   const [a, b] = [Math.min(first!, second), Math.max(first!, second)]
-  if (shape === 'round' || shape === 'ring' || shape === 'fluted' || shape === 'bowl') return { diameter: b, height: a < b * 0.7 ? a : (third ?? (shape === 'round' ? 50 : 90)) }
+  if (shape === 'round' || shape === 'ring' || shape === 'fluted' || shape === 'bowl')
+    return { diameter: b, height: a < b * 0.7 ? a : (third ?? (shape === 'round' ? 50 : 90)) }
   return { width: a, length: b, height: third ?? (shape === 'loaf' ? 65 : shape === 'sheet' ? 25 : 50) }
 }
 
@@ -102,20 +110,33 @@ function kilosIn(text: string): number | undefined {
   return kilos >= 0.2 && kilos <= 5 ? kilos : undefined
 }
 
-const COUNT_NOUN = /^(?:tins?|pans?|mou?lds?|sandwich|layers?|loaf|loaves|rounds?|trays?|springforms?|cakes?|squares?|ramekins?|mugs?|dish(?:es)?|cases|forms?)$/
+const COUNT_NOUN =
+  /^(?:tins?|pans?|mou?lds?|sandwich|layers?|loaf|loaves|rounds?|trays?|springforms?|cakes?|squares?|ramekins?|mugs?|dish(?:es)?|cases|forms?)$/
 /** Between a count and its tin stand words that describe it, at most so many. */
 const DESCRIBED = 7
 
 /** How many of them: "two greased 20 cm tins", "20 cm round x2", "2 x 8 inch". */
-function countIn(t: readonly Token[], sizes: readonly Size[]): number {
-  const times = t.findIndex((x, i) => /^[x×]$/.test(x.word) && t[i + 1]?.kind === 'number' && t[i + 1]!.value! <= 12 && !sizes.some((s) => i > s.from && i < s.to) && (i + 2 >= t.length || !/^(?:\d|cm|in|inch|mm|x|")/.test(t[i + 2]!.word)))
+function countIn(t: readonly Token[], sizes: readonly Size[], dials: readonly Dial[]): number {
+  const times = t.findIndex(
+    (x, i) =>
+      /^[x×]$/.test(x.word) &&
+      t[i + 1]?.kind === 'number' &&
+      t[i + 1]!.value! <= 12 &&
+      !sizes.some((s) => i > s.from && i < s.to) &&
+      (i + 2 >= t.length || !/^(?:\d|cm|in|inch|mm|x|")/.test(t[i + 2]!.word)),
+  )
   if (times > 0 && t[times + 1]!.value! <= 12 && t.length - times <= 3) return t[times + 1]!.value!
   for (let i = 0; i < t.length; i++) {
-    if (sizes.some((s) => i >= s.from && i < s.to)) continue
+    if (dials.some((d) => i >= d.from && i < d.to)) continue
     const n = valueAt(t, i)
     if (!n || n.article || !Number.isInteger(n.value) || n.value < 2 || n.value > 12) continue
     const after = t[n.next]
-    if (!after || /^(?:lb|pound|kg|serves|pan|time|line|,|\/|litre|l|inch|cm|mm|cup|hole|minutes?|hours?|mins?|tbsp|tsp|g|%|°|-)$/.test(after.word) || after.text === '"') continue
+    if (
+      !after ||
+      /^(?:lb|pound|kg|serves|pan|time|line|,|\/|litre|l|inch|cm|mm|cup|hole|minutes?|hours?|mins?|tbsp|tsp|g|%|°|-)$/.test(after.word) ||
+      after.text === '"'
+    )
+      continue
     const crossed = /^[x×]$/.test(after.word)
     for (let j = n.next + (crossed ? 1 : 0), seen = 0; j < t.length && seen <= DESCRIBED; j++) {
       if (/^[.;]$/.test(t[j]!.text)) break
@@ -142,7 +163,12 @@ function holesIn(t: readonly Token[]): number | undefined {
     const n = valueAt(t, i)
     if (!n || n.article || !Number.isInteger(n.value) || n.value < 2 || n.value > 60) continue
     const after = wordsBetween(t, n.next, n.next + 4)
-    if (/^(?:- )?(?:x )?(?:small |large |mini |standard |regular |paper |deep )*(?:cup|hole|case|standard|liner|muffin|cup-?cake|paper|magdalena|patty|capsule|bun|fairy|piece|mini)/.test(after)) return n.value
+    if (
+      /^(?:- )?(?:x )?(?:small |large |mini |standard |regular |paper |deep )*(?:cup|hole|case|standard|liner|muffin|cup-?cake|paper|magdalena|patty|capsule|bun|fairy|piece|mini)/.test(
+        after,
+      )
+    )
+      return n.value
   }
   return undefined
 }
@@ -150,7 +176,8 @@ function holesIn(t: readonly Token[]): number | undefined {
 /** The tin that one sentence names. */
 function tinOf(sentence: string): TinMention | undefined {
   const t = tokenise(sentence)
-  const sizes = dialsIn(t).filter((d): d is Size => d.kind === 'size' && Math.max(...d.sides) >= 95)
+  const dials = dialsIn(t)
+  const sizes = dials.filter((d): d is Size => d.kind === 'size' && Math.max(...d.sides) >= 95)
   const long = sizes.find((s) => s.sides.length >= 2 && Math.max(...s.sides) >= 100)
   const size = long ?? sizes[0]
   const named = TIN_WORDS.test(sentence)
@@ -158,7 +185,12 @@ function tinOf(sentence: string): TinMention | undefined {
   if (!named && !long && !round) return undefined
   // "Roll out to a 30 cm round"
   if (/^(?:roll|cut|pat|press|shape)\b/i.test(sentence) && !/\b(?:tins?|pans?|mou?lds?|dish|springform)\b/i.test(sentence)) return undefined
-  if (NO_CAKE.test(sentence) && !(long && !/water/i.test(sentence)) && !/\b(?:cake|loaf|springform|round|square|bundt|muffin|sandwich|9 ?x ?13)\b/i.test(sentence)) return undefined
+  if (
+    NO_CAKE.test(sentence) &&
+    !(long && !/water/i.test(sentence)) &&
+    !/\b(?:cake|loaf|springform|round|square|bundt|muffin|sandwich|9 ?x ?13)\b/i.test(sentence)
+  )
+    return undefined
   let shape: TinShape | undefined
   let score = 0
   const worded = SHAPE_WORDS.find(([, words]) => words.test(sentence))
@@ -191,9 +223,12 @@ function tinOf(sentence: string): TinMention | undefined {
   if (shape === 'loaf' && kilos) mm = kilos * 1000 < LARGE_LOAF_GRAMS ? SMALL_LOAF : LARGE_LOAF
   else if (kilos && (shape === 'round' || shape === 'square')) {
     const across = Math.round(HALF_KILO_MM * Math.sqrt(kilos / 0.5))
-    mm = shape === 'square' ? { width: Math.round(across * 0.9), length: Math.round(across * 0.9), height: 75 } : { diameter: across, height: 75 }
+    mm =
+      shape === 'square'
+        ? { width: Math.round(across * 0.9), length: Math.round(across * 0.9), height: 75 }
+        : { diameter: across, height: 75 }
   }
-  let count = countIn(t, sizes)
+  let count = countIn(t, sizes, dials)
   if (shape === 'cupcake') {
     const holes = holesIn(t)
     count = holes ?? 12
@@ -215,7 +250,8 @@ function tinOf(sentence: string): TinMention | undefined {
 }
 
 /** What the same size is in other units: "20cm/8in", "20 cm (8 inch)". */
-const OTHERWISE = /(?<=\d\s*(?:cm|mm|in|inch|")?)\s*\/\s*\d+(?:[.,]\d+)?\s*(?:-?\s*in(?:ch(?:es)?)?\b|cm\b|["”″])|\((?:about |approx\.? |ca\.? )?\d[^)a-z]*(?:cm|mm|in(?:ch(?:es)?)?|["”″])[^)]*\)/gi
+const OTHERWISE =
+  /(?<=\d\s*(?:cm|mm|in|inch|")?)\s*\/\s*\d+(?:[.,]\d+)?\s*(?:-?\s*in(?:ch(?:es)?)?\b|cm\b|["”″])|\((?:about |approx\.? |ca\.? )?\d[^)a-z]*(?:cm|mm|in(?:ch(?:es)?)?|["”″])[^)]*\)/gi
 const SENTENCE_END = /(?<=[.;!?])\s+(?=[A-Z\d])|\n/
 
 /**
@@ -228,7 +264,18 @@ export function tinsIn(texts: readonly string[]): TinMention[] {
   for (const text of texts)
     for (const sentence of text.split(SENTENCE_END)) {
       const hit = tinOf(sentence.replace(OTHERWISE, ' ').replace(/\s+/g, ' '))
-      if (hit) found.push({ ...hit, score: hit.score - found.length * 0.12, tin: { ...hit.tin, text: sentence.replace(/^\W*(?:tins?|pans?|moulds?|molds?)\s*:\s*/i, '').trim().slice(0, 200) } })
+      if (hit)
+        found.push({
+          ...hit,
+          score: hit.score - found.length * 0.12,
+          tin: {
+            ...hit.tin,
+            text: sentence
+              .replace(/^\W*(?:tins?|pans?|moulds?|molds?)\s*:\s*/i, '')
+              .trim()
+              .slice(0, 200),
+          },
+        })
     }
   return found.sort((a, b) => b.score - a.score)
 }

@@ -20,13 +20,17 @@ export interface Token {
   depth: number
 }
 
+const PLAIN_LETTERS = /^[\x20-\x7e]*$/
+
 /** Lower case without accents; typographic apostrophes are the plain one. */
-export const plain = (text: string): string =>
-  text
+export function plain(text: string): string {
+  if (PLAIN_LETTERS.test(text)) return text.toLowerCase().replaceAll('`', "'")
+  return text
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .toLowerCase()
     .replace(/[’‘`´]/g, "'")
+}
 
 /** A word without its plural ending. Crude on purpose: names and text go through the same one. */
 export function stemOf(word: string): string {
@@ -54,13 +58,34 @@ function numberIn(text: string): number {
  * @example tokenise('1½ cups flour').map((t) => t.word) // ['1', '½', 'cups', 'flour']
  */
 export function tokenise(text: string): Token[] {
+  const known = recent.get(text)
+  if (known) return known
+  const tokens = takeApart(text)
+  if (recent.size >= MOST_RECENT) recent.clear()
+  recent.set(text, tokens)
+  return tokens
+}
+
+/** A page is looked at by many readers, one after the other: what it was taken apart into is kept for a while. */
+const recent = new Map<string, Token[]>()
+const MOST_RECENT = 2000
+
+function kindOf(raw: string): TokenKind {
+  const code = raw.charCodeAt(0)
+  if (code >= 48 && code <= 57) return 'number'
+  if ((code >= 97 && code <= 122) || (code >= 65 && code <= 90)) return 'word'
+  if (code < 128) return 'mark'
+  return raw in FRACTION_SIGNS ? 'fraction' : /^\p{L}/u.test(raw) ? 'word' : 'mark'
+}
+
+function takeApart(text: string): Token[] {
   const tokens: Token[] = []
   let depth = 0
   for (const match of text.matchAll(PIECES)) {
     const raw = match[0]
-    const letters = /^\p{L}\.\p{L}\.$/u.test(raw) // "b.p.", "S.R."
+    const letters = raw.length === 4 && raw.endsWith('.') && raw[1] === '.' // "b.p.", "S.R."
     const word = letters ? plain(raw).replaceAll('.', '') : plain(raw)
-    const kind: TokenKind = /^\d/.test(raw) ? 'number' : raw in FRACTION_SIGNS ? 'fraction' : /^\p{L}/u.test(raw) ? 'word' : 'mark'
+    const kind = kindOf(raw)
     if (raw === '(' || raw === '[') depth++
     tokens.push({
       text: raw,

@@ -35,7 +35,9 @@ export const UNITS: Unit[] = [
   {
     id: 'tbsp',
     kind: 'volume',
-    names: words('tbsp tbsps tbs tb tblsp tblsps tbspn tbl tablespoon tablespoons tablespoonful tablespoonfuls tablespoonsful el ss msk spsk rkl'),
+    names: words(
+      'tbsp tbsps tbs tb tblsp tblsps tbspn tbl tablespoon tablespoons tablespoonful tablespoonfuls tablespoonsful el ss msk spsk rkl',
+    ),
     size: (r) => KITCHENS[r].tablespoon,
   },
   {
@@ -45,7 +47,12 @@ export const UNITS: Unit[] = [
     size: (r) => KITCHENS[r].teaspoon,
   },
   // A dessertspoon is two teaspoons in British, Indian and Australian usage.
-  { id: 'dessertspoon', kind: 'volume', names: words('dessertspoon dessertspoons dessertspoonful dessertspoonfuls dsp dstsp dstspn'), size: 10 },
+  {
+    id: 'dessertspoon',
+    kind: 'volume',
+    names: words('dessertspoon dessertspoons dessertspoonful dessertspoonfuls dsp dstsp dstspn'),
+    size: 10,
+  },
   // Nobody says which spoon: between the two that are eaten with.
   { id: 'spoon', kind: 'volume', names: words('spoon spoons spoonful spoonfuls'), size: 12 },
   { id: 'krm', kind: 'volume', names: ['krm', 'kryddmatt'], size: 1 },
@@ -85,7 +92,7 @@ export const UNITS: Unit[] = [
   { id: 'sheet', kind: 'piece', names: ['sheet', 'sheets', 'leaf', 'leaves'] },
   { id: 'square', kind: 'piece', names: ['square', 'squares', 'sq'] },
   { id: 'slice', kind: 'piece', names: ['slice', 'slices', 'ring', 'rings'] },
-  
+
   { id: 'strand', kind: 'piece', names: ['strand', 'strands', 'thread', 'threads', 'sprig', 'sprigs'] },
   { id: 'piece', kind: 'piece', names: words('nos piece pieces pc pcs pod pods adad biji butir units') },
 ]

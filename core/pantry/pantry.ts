@@ -96,5 +96,14 @@ export function packageGrams(ingredient: Ingredient, region: Region): number | u
 /** Grams per ml as a baker of plain words would measure it: a sugar that packs is packed (213 to 220 g a US cup of brown sugar). */
 export function density(ingredient: Ingredient, how?: keyof Ingredient['gramsPerMl']): number {
   const g = ingredient.gramsPerMl
-  return (how && g[how]) ?? (ingredient.kind === 'sugar' ? g.packed : undefined) ?? g.spooned ?? g.poured ?? g.packed ?? g.scooped ?? g.sifted ?? 1
+  return (
+    (how && g[how]) ??
+    (ingredient.kind === 'sugar' ? g.packed : undefined) ??
+    g.spooned ??
+    g.poured ??
+    g.packed ??
+    g.scooped ??
+    g.sifted ??
+    1
+  )
 }

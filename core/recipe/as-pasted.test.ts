@@ -682,8 +682,8 @@ INSTRUCTIONS
 5. Divide and bake 25-30 minutes.
 6. For the frosting, beat the butter, add the sugar and cream.`,
     family: 'butter-layer',
-    roles: ['batter', 'batter', 'frosting'],
-    lines: [3, 5, 4],
+    roles: ['batter', 'frosting'],
+    lines: [8, 4],
     tin: '3 round',
     oven: [177, 30],
   },
@@ -740,8 +740,8 @@ Makes 12 muffins
 Directions:
 Mix wet. Mix dry. Combine. Bake 22 minutes at 350F.`,
     family: 'eggless-raised',
-    roles: ['batter', 'batter'],
-    lines: [5, 6],
+    roles: ['batter'],
+    lines: [11],
     tin: '12 cupcake',
     oven: [177, 22],
   },

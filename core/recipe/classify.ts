@@ -197,18 +197,71 @@ const SUBHEADING: readonly Evidence[] = [
   [-3, (f) => f.amounts > 0 && f.names > 0 && !f.colon && !f.role && !f.capitals],
   [-2.5, (f) => f.vague && f.names > 0 && !f.colon],
   // "Jam" in the midst of a list is a jar.
-  [-2, (f) => f.names > 0 && f.row.gap === 0 && !f.colon && !f.capitals && !f.hash && f.scan.mentions[0]!.cover.length >= f.words && !/cake|batter|sponge|frosting|icing|filling|topping|glaze|buttercream/i.test(f.text)],
+  [
+    -2,
+    (f) =>
+      f.names > 0 &&
+      f.row.gap === 0 &&
+      !f.colon &&
+      !f.capitals &&
+      !f.hash &&
+      f.scan.mentions[0]!.cover.length >= f.words &&
+      !/cake|batter|sponge|frosting|icing|filling|topping|glaze|buttercream/i.test(f.text),
+  ],
 ]
-const subheading = (f: Features): number => SUBHEADING.reduce((sum, [weight, seen]) => sum + weight * Number(seen(f, { index: 1, numbered: false })), 0)
+const subheading = (f: Features): number =>
+  SUBHEADING.reduce((sum, [weight, seen]) => sum + weight * Number(seen(f, { index: 1, numbered: false })), 0)
 
 const UNUSUAL = -9
 /** How well one label follows another: the run of a page. What is missing is unusual. */
 const FOLLOWS: Readonly<Record<Label | 'start', Partial<Record<Label, number>>>> = {
   start: { title: 2, intro: 0, clutter: 0, 'part-heading': -4, ingredient: -3, step: -3, 'ingredients-heading': -1, meta: -2 },
-  title: { title: -1, intro: 0.5, meta: 0.5, clutter: 0.5, 'ingredients-heading': 1, 'part-heading': 0.5, ingredient: 0.3, step: -1, equipment: -1, 'method-heading': -2 },
-  intro: { intro: 0.6, meta: 0.3, clutter: 0.3, 'ingredients-heading': 0.8, 'part-heading': 0.4, ingredient: 0, step: -1.5, equipment: -1, 'method-heading': -2 },
-  meta: { intro: 0, meta: 0.8, clutter: 0.3, 'ingredients-heading': 0.8, 'part-heading': 0.5, ingredient: 0.2, step: -0.8, equipment: -0.5, 'method-heading': 0 },
-  clutter: { intro: 0.2, meta: 0.3, clutter: 0.8, 'ingredients-heading': 0.8, 'part-heading': 0.3, ingredient: 0, step: -1.2, 'method-heading': 0, note: -1, 'notes-heading': 0 },
+  title: {
+    title: -1,
+    intro: 0.5,
+    meta: 0.5,
+    clutter: 0.5,
+    'ingredients-heading': 1,
+    'part-heading': 0.5,
+    ingredient: 0.3,
+    step: -1,
+    equipment: -1,
+    'method-heading': -2,
+  },
+  intro: {
+    intro: 0.6,
+    meta: 0.3,
+    clutter: 0.3,
+    'ingredients-heading': 0.8,
+    'part-heading': 0.4,
+    ingredient: 0,
+    step: -1.5,
+    equipment: -1,
+    'method-heading': -2,
+  },
+  meta: {
+    intro: 0,
+    meta: 0.8,
+    clutter: 0.3,
+    'ingredients-heading': 0.8,
+    'part-heading': 0.5,
+    ingredient: 0.2,
+    step: -0.8,
+    equipment: -0.5,
+    'method-heading': 0,
+  },
+  clutter: {
+    intro: 0.2,
+    meta: 0.3,
+    clutter: 0.8,
+    'ingredients-heading': 0.8,
+    'part-heading': 0.3,
+    ingredient: 0,
+    step: -1.2,
+    'method-heading': 0,
+    note: -1,
+    'notes-heading': 0,
+  },
   'ingredients-heading': { ingredient: 1, 'part-heading': 0.8, clutter: 0, meta: 0, intro: -2, equipment: -2, step: -3 },
   'part-heading': { ingredient: 1, step: -1.5, 'part-heading': -1.5, clutter: -1.5, intro: -3, 'method-heading': -2 },
   ingredient: {
@@ -240,7 +293,17 @@ const FOLLOWS: Readonly<Record<Label | 'start', Partial<Record<Label, number>>>>
   },
   'step-heading': { step: 1, 'step-heading': -2, ingredient: -3 },
   'notes-heading': { note: 1, clutter: 0.3, step: -7, 'notes-heading': -0.5, meta: -1 },
-  note: { note: 1, 'notes-heading': 0.5, clutter: 0.5, 'method-heading': -1.5, step: -2.8, ingredient: -4, 'part-heading': -3, 'ingredients-heading': -2, meta: -1 },
+  note: {
+    note: 1,
+    'notes-heading': 0.5,
+    clutter: 0.5,
+    'method-heading': -1.5,
+    step: -2.8,
+    ingredient: -4,
+    'part-heading': -3,
+    'ingredients-heading': -2,
+    meta: -1,
+  },
 }
 
 export type Classified = Features & { label: Label }
@@ -257,7 +320,8 @@ function evidenceFor(f: Features, place: Place): Scores {
 function weighNeighbours(features: readonly Features[], scores: readonly Scores[]): void {
   features.forEach((f, i) => {
     const own = scores[i]!
-    if (f.row.gap > 0) for (const l of ['part-heading', 'ingredients-heading', 'method-heading', 'notes-heading', 'step-heading'] as const) own[l] += 0.4
+    if (f.row.gap > 0)
+      for (const l of ['part-heading', 'ingredients-heading', 'method-heading', 'notes-heading', 'step-heading'] as const) own[l] += 0.4
     if (f.numbering?.marked === false && f.words > 5) {
       const near = [-3, -2, -1, 1, 2, 3].some((d) => {
         const other = features[i + d]

@@ -39,11 +39,13 @@ const META =
 const STRONG_META = /^(?:serves|servings|makes|prep|cook(?:ing)? time|yields?|bake|oven|time|total|tin|pan)\b/i
 const NUTRITION = /\bkcals?\b|\bcalories\b|carbohydrates?\b|\bsaturates?\b|\bcarbs\b|\bprotein\b.*\d\s*g|\bsodium\b|nutrition/i
 const SPEECH = /\b(?:i|my|i['’]m|i['’]ve|me|we|our|mine|you['’]ll love|grandma|nana|mum|mom|husband|kids)\b/i
-const COMMENT = /^(?:reply|>|["“])|\bsays?:|\b(?:says|wrote|replied)\b\s*:?|^\w+[\w_.]*\s*[:–-]\s+(?=[A-Z])|\b\d{1,2} (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
+const COMMENT =
+  /^(?:reply|>|["“])|\bsays?:|\b(?:says|wrote|replied)\b\s*:?|^\w+[\w_.]*\s*[:–-]\s+(?=[A-Z])|\b\d{1,2} (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
 const NOTE = /^(?:note|tip|n\.?b|ps|p\.s|storage|keeps|hint|xo|love|enjoy|store|\*|remember|important|variation)/i
 const VAGUE = /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?)\b/i
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
-export const DEFINITION = /\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
+export const DEFINITION =
+  /\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
 const FOR = /^(?:#+\s*)?(?:for|to)\b/i
 
 /** What can be seen of one line, as numbers that the classifier weighs. */

@@ -9,7 +9,8 @@ import type { Match } from '../pantry/lookup'
 
 const PREPARATION = /(?:ed|ing|en)$/
 /** What ends the name of a thing: from here on it is preparation, purpose or company. */
-const ENDS = /^(?:,|;|\(|\)|\[|\.|:|-|–|—|\/|\||\+|&|and|or|for|with|in|into|to|from|at|if|until|that|which|such|on|off|of|as|not|plus|mixed|dissolved|cut|each|used|leftover|x)$/
+const ENDS =
+  /^(?:,|;|\(|\)|\[|\.|:|-|–|—|\/|\||\+|&|and|or|for|with|in|into|to|from|at|if|until|that|which|such|on|off|of|as|not|plus|mixed|dissolved|cut|each|used|leftover|x)$/
 
 const explains = (t: Token): boolean =>
   t.kind !== 'word' ||

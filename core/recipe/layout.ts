@@ -38,7 +38,7 @@ const row = (text: string, source: number[], gap: number): Row => ({ text, body:
 function amountAlone(text: string): boolean {
   const s = scan(withoutBullet(text))
   const m = s.measures[0]
-  return m !== undefined && m.from === 0 && s.mentions.length === 0 && s.tokens.length <= 9 && (s.measures.at(-1)!.to >= s.tokens.length - 1)
+  return m !== undefined && m.from === 0 && s.mentions.length === 0 && s.tokens.length <= 9 && s.measures.at(-1)!.to >= s.tokens.length - 1
 }
 
 function nameAlone(text: string): boolean {
@@ -52,7 +52,8 @@ function isIngredient(text: string): boolean {
   return s.measures[0] !== undefined && s.measures[0].from <= 1 && s.mentions.length > 0
 }
 
-const HEADED = /^\s*((?:the )?(?:ing?red?i[ae]n\w+|ingr\.?|you(?: will|['’]ll)? need|method|directions?|instructions?|preparation|procedure|what you need)[^:\d]{0,25}?)(?::|\s[-–—])\s+(\S.{8,})$/i
+const HEADED =
+  /^\s*((?:the )?(?:ing?red?i[ae]n\w+|ingr\.?|you(?: will|['’]ll)? need|method|directions?|instructions?|preparation|procedure|what you need)[^:\d]{0,25}?)(?::|\s[-–—])\s+(\S.{8,})$/i
 const COLUMN_HEAD = /\b(?:ingredients?|amount|quantity|qty|material|weight|batch|item|grams?)\b/i
 const GRAMS_HEAD = /\((?:g|gm|grams|ml)\)|^(?:g|gm|grams|weight|ml)\b/i
 
@@ -141,7 +142,9 @@ function unfoldColumns(lines: readonly string[]): { text: string; at: number }[]
   for (const b of breaks) if (b !== undefined) counts.set(b, (counts.get(b) ?? 0) + 1)
   const [column, seen] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [0, 0]
   if (seen < LEAST_COLUMN || column < 12) return whole
-  const onRight = (i: number) => (breaks[i] !== undefined && Math.abs(breaks[i] - column) <= COLUMN_SLACK) || (lines[i]!.length > column && !lines[i]!.slice(0, column - COLUMN_SLACK).trim())
+  const onRight = (i: number) =>
+    (breaks[i] !== undefined && Math.abs(breaks[i] - column) <= COLUMN_SLACK) ||
+    (lines[i]!.length > column && !lines[i]!.slice(0, column - COLUMN_SLACK).trim())
   const first = lines.findIndex((_, i) => onRight(i))
   const last = lines.findLastIndex((_, i) => onRight(i))
   const block = whole.slice(first, last + 1)
@@ -152,7 +155,12 @@ function unfoldColumns(lines: readonly string[]): { text: string; at: number }[]
   const right = block.map((l) => cut(l)[1]).filter(Boolean)
   const left = block.map((l) => cut(l)[0]).filter(Boolean)
   // A column of bare amounts belongs to the names beside it.
-  const bare = (texts: readonly string[]) => texts.filter((x) => !/\p{L}{3}/u.test(x) || amountAlone(x) || (scan(x).mentions.length === 0 && scan(x).measures.length > 0 && x.length < 30)).length * 2 > texts.length
+  const bare = (texts: readonly string[]) =>
+    texts.filter(
+      (x) => !/\p{L}{3}/u.test(x) || amountAlone(x) || (scan(x).mentions.length === 0 && scan(x).measures.length > 0 && x.length < 30),
+    ).length *
+      2 >
+    texts.length
   if (bare(right) || bare(left)) return whole
   return [
     ...whole.slice(0, first),

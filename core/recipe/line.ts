@@ -21,7 +21,8 @@ export interface LineOptions extends ItemOptions {
   vessels?: ReadonlyMap<string, number>
 }
 
-const BULLET = /^\s*(?:[▢☐□■▪●•◦‣∙·*✔✓✅☑◻◽○➤►➢→»‒–—~]|-(?=\s|[^\d\s])|\+(?=\s*\d)|\[[ xX✓]?\]|>|\p{Extended_Pictographic}\uFE0F?(?!\p{L}))+\s*/u
+const BULLET =
+  /^\s*(?:[▢☐□■▪●•◦‣∙·*✔✓✅☑◻◽○➤►➢→»‒–—~]|-(?=\s|[^\d\s])|\+(?=\s*\d)|\[[ xX✓]?\]|>|\p{Extended_Pictographic}\uFE0F?(?!\p{L}))+\s*/u
 /** "1. 200 g flour", "2) 3 eggs": a list that somebody numbered. */
 const LIST_NUMBER = /^\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|[a-z]+\s)/i
 
@@ -43,7 +44,16 @@ const NO_AMOUNT =
 
 const CITRUS = ['lemon', 'lime', 'orange', 'grapefruit', 'clementine', 'mandarin', 'tangerine', 'nimbu'] as const
 /** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
-const JUICE: Readonly<Record<string, number>> = { lemon: 45, nimbu: 30, lime: 30, orange: 85, grapefruit: 170, clementine: 35, mandarin: 35, tangerine: 45 }
+const JUICE: Readonly<Record<string, number>> = {
+  lemon: 45,
+  nimbu: 30,
+  lime: 30,
+  orange: 85,
+  grapefruit: 170,
+  clementine: 35,
+  mandarin: 35,
+  tangerine: 45,
+}
 const JUICE_SIZE: Readonly<Record<string, number>> = { small: 0.75, medium: 1, large: 1.25 }
 const SKIN = ['zest', 'zested', 'rind', 'peel', 'skin']
 const PRESSED = ['juice', 'juiced']
@@ -64,14 +74,22 @@ const RINGS: Readonly<Record<string, string>> = { pineapple: 'pineapple-rings', 
 function kindMeant(id: string, t: readonly Token[], words: ReadonlySet<string>, dials: Scan['dials']): string {
   // "7 slices of pineapple", "2 tbsp of its juice" behind a lemon
   if (id in RINGS && ['slice', 'slices', 'ring', 'rings'].some((w) => words.has(w))) return RINGS[id]!
-  if (id === 'orange-juice' && words.has('juice') && !['orange', 'apple', 'cherry', 'pineapple', 'grape', 'fruit'].some((w) => words.has(w)) && t.some((x) => x.stem === 'lemon' || x.stem === 'lime')) return 'lemon-juice'
+  if (
+    id === 'orange-juice' &&
+    words.has('juice') &&
+    !['orange', 'apple', 'cherry', 'pineapple', 'grape', 'fruit'].some((w) => words.has(w)) &&
+    t.some((x) => x.stem === 'lemon' || x.stem === 'lime')
+  )
+    return 'lemon-juice'
   if (id === 'chocolate-dark') {
     const share = dials.find((d): d is Other => d.kind === 'percent')
     if (share) return CHOCOLATES.find(([most]) => share.value <= most)?.[1] ?? id
   }
   if (id === 'sandwich-cookies') {
-    if (words.has('shell') || (words.has('cream') && ['without', 'no', 'scraped', 'removed', 'discarded'].some((w) => words.has(w)))) return 'sandwich-cookie-shells'
-    if (words.has('cream') && (words.has('only') || wordsBetween(t, 0, 2) === 'cream from' || wordsBetween(t, 0, 2) === 'cream of')) return 'sandwich-cookie-cream'
+    if (words.has('shell') || (words.has('cream') && ['without', 'no', 'scraped', 'removed', 'discarded'].some((w) => words.has(w))))
+      return 'sandwich-cookie-shells'
+    if (words.has('cream') && (words.has('only') || wordsBetween(t, 0, 2) === 'cream from' || wordsBetween(t, 0, 2) === 'cream of'))
+      return 'sandwich-cookie-cream'
   }
   return id
 }
@@ -84,9 +102,11 @@ function calledBy(s: Scan, item: Item): string {
   for (const x of s.measures) for (let i = x.from; i < x.to; i++) taken.add(i)
   let from = m ? m.from : item.from
   while (!m && from < item.to && (taken.has(from) || s.tokens[from]!.word === 'of')) from++
-  while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of') from--
+  while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of')
+    from--
   let to = m ? m.to : item.to
-  while (to < item.to && t[to]!.kind === 'word' && !taken.has(to) && !/^(?:for|at|plus|and|or|in|from|with|to|cut|if)$/.test(t[to]!.word)) to++
+  while (to < item.to && t[to]!.kind === 'word' && !taken.has(to) && !/^(?:for|at|plus|and|or|in|from|with|to|cut|if)$/.test(t[to]!.word))
+    to++
   return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''
 }
 
@@ -94,16 +114,24 @@ function calledBy(s: Scan, item: Item): string {
 function prepOf(s: Scan, item: Item): string | null {
   const t = s.tokens
   const after = item.mention?.to ?? item.group?.to ?? item.from
-  const comma = t.findIndex((x, i) => i >= after && i < item.to && (/^[,;]$/.test(x.text) || (/^[-–—]$/.test(x.text) && t[i - 1]!.to < x.from)) && x.depth === 0)
+  const comma = t.findIndex(
+    (x, i) => i >= after && i < item.to && (/^[,;]$/.test(x.text) || (/^[-–—]$/.test(x.text) && t[i - 1]!.to < x.from)) && x.depth === 0,
+  )
   if (comma >= 0 && comma + 1 < item.to) {
     const rest = s.text.slice(t[comma + 1]!.from, t[item.to - 1]!.to).trim()
     if (rest) return rest
   }
   const word = t
     .slice(item.from, item.to)
-    .find((x) => /^(?:softened|soft|melted|cold|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot|beaten|whisked|warm|lukewarm|softly|cooled)$/.test(x.word))
+    .find((x) =>
+      /^(?:softened|soft|melted|cold|sifted|packed|separated|mashed|grated|chopped|toasted|boiling|hot|beaten|whisked|warm|lukewarm|softly|cooled)$/.test(
+        x.word,
+      ),
+    )
   if (word) return word.word
-  return t.slice(item.from, item.to).some((x, i, all) => x.word === 'room' && /^temp/.test(all[i + 1]?.word ?? '')) ? 'room temperature' : null
+  return t.slice(item.from, item.to).some((x, i, all) => x.word === 'room' && /^temp/.test(all[i + 1]?.word ?? ''))
+    ? 'room temperature'
+    : null
 }
 
 const choicesOf = (ids: readonly Ingredient[], region: Region) => ids.map((i) => ({ value: i.id, label: nameOf(i, region) }))
@@ -121,13 +149,16 @@ function wordsOf(s: Scan, item: Item): Set<string> {
 function citrusOf(s: Scan, item: Item, text: string, optional: boolean): Line[] | undefined {
   const words = wordsOf(s, item)
   const fruit = CITRUS.find((f) => words.has(f))
-  if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass')) return undefined
+  if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass'))
+    return undefined
   const zest = SKIN.some((w) => words.has(w))
   const juice = PRESSED.some((w) => words.has(w))
   if (!zest && !juice) return undefined
   // "1 lemon, zested, ½ juiced": each has the count that stands before it.
   const countOf = (of: readonly string[]): number => {
-    const own = s.measures.find((m) => m.from >= item.from && m.to <= item.to && m.unit.kind === 'piece' && of.includes(s.tokens[m.to]?.word ?? ''))
+    const own = s.measures.find(
+      (m) => m.from >= item.from && m.to <= item.to && m.unit.kind === 'piece' && of.includes(s.tokens[m.to]?.word ?? ''),
+    )
     const m = own ?? item.group?.base
     return m ? (m.low + m.high) / 2 : 1
   }
@@ -144,7 +175,9 @@ function citrusOf(s: Scan, item: Item, text: string, optional: boolean): Line[] 
   })
   return [
     ...(zest ? [line('zest', (need('zest').pieces?.each ?? 5) * (fruit === 'lime' ? LIME_ZEST : 1), countOf(SKIN))] : []),
-    ...(juice ? [line(/lemon|lime|nimbu/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1), countOf(PRESSED))] : []),
+    ...(juice
+      ? [line(/lemon|lime|nimbu/.test(fruit) ? 'lemon-juice' : 'orange-juice', JUICE[fruit]! * (JUICE_SIZE[size] ?? 1), countOf(PRESSED))]
+      : []),
   ]
 }
 
@@ -179,8 +212,16 @@ function readItem(s: Scan, item: Item, text: string, region: Region, options: Li
   if (match === 'none' || match === 'unsure') {
     const near = nearestIngredients(named || own)
     question = ingredient
-      ? { about: 'ingredient', message: `Is “${named}” ${name}?`, choices: choicesOf([ingredient, ...near.filter((n) => n !== ingredient)].slice(0, 5), region) }
-      : { about: 'ingredient', message: `What is “${named || own}”? It is not in the pantry and is left out of the sums.`, choices: choicesOf(near, region) }
+      ? {
+          about: 'ingredient',
+          message: `Is “${named}” ${name}?`,
+          choices: choicesOf([ingredient, ...near.filter((n) => n !== ingredient)].slice(0, 5), region),
+        }
+      : {
+          about: 'ingredient',
+          message: `What is “${named || own}”? It is not in the pantry and is left out of the sums.`,
+          choices: choicesOf(near, region),
+        }
   }
   if (!item.group) {
     const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(own) && !optional
@@ -232,8 +273,20 @@ export function readLine(text: string, region: Region, options: LineOptions = {}
 
 /** "2 flax eggs": what is stirred together for one, g (bench practice: a tablespoon of seed to three of water). */
 const MADE_OF: readonly (readonly [seed: string, parts: readonly (readonly [id: string, grams: number])[]])[] = [
-  ['flaxseed-ground', [['flaxseed-ground', 7], ['water', 45]]],
-  ['chia-seed', [['chia-seed', 12], ['water', 45]]],
+  [
+    'flaxseed-ground',
+    [
+      ['flaxseed-ground', 7],
+      ['water', 45],
+    ],
+  ],
+  [
+    'chia-seed',
+    [
+      ['chia-seed', 12],
+      ['water', 45],
+    ],
+  ],
 ]
 
 /** Lines of a thing that the kitchen stirs together from others, where the line names only the made thing. */
@@ -264,7 +317,11 @@ function recipeInBracket(s: Scan): Scan | undefined {
   const joined = inside.tokens.some((t) => /^(?:\+|plus|and|&|with|mixed|in)$/.test(t.word))
   if (!joined || inside.measures.length < 2 || new Set(inside.mentions.map((m) => m.id)).size < 2) return undefined
   const items = itemsIn(inside).filter((x) => x.group && x.mention)
-  const divided = items.some((x) => wordsBetween(inside.tokens, x.group!.to, x.mention!.from).split(' ').some((w) => w === 'for' || w === 'in'))
+  const divided = items.some((x) =>
+    wordsBetween(inside.tokens, x.group!.to, x.mention!.from)
+      .split(' ')
+      .some((w) => w === 'for' || w === 'in'),
+  )
   return items.length >= 2 && !divided && items[0]!.group!.from <= 1 ? inside : undefined
 }
 
@@ -291,7 +348,16 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
     lines.push(line)
   }
   if (!lines.length && !options.prose && own) {
-    lines.push({ text: own, quantity: null, grams: { low: 0, high: 0, best: 0 }, ingredient: null, named: own, match: 'none', prep: null, optional: false })
+    lines.push({
+      text: own,
+      quantity: null,
+      grams: { low: 0, high: 0, best: 0 },
+      ingredient: null,
+      named: own,
+      match: 'none',
+      prep: null,
+      optional: false,
+    })
     questions.push({
       line: 0,
       about: 'ingredient',

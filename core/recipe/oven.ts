@@ -13,8 +13,10 @@ export interface Source {
 }
 
 const OVEN_WORDS = /\b(?:ovens?|owens?|preheat\w*|bak\w+|otg|convection|fan|conventional|static|moderate|heat)\b/
-const NO_OVEN = /\b(?:syrup|thermometer|internal\w*|reaches|sugar|thread|stage|caramel|custard|milk|tempered|melt\w*|probe|simmer\w*|boil\w*|whites)\b/
-const TURNED = /\b(?:reduce|reduced|lower|lowered|turn (?:it |the oven |the heat )?(?:down|up|to)|turn|drop|decrease|raise|increase|then|after)\b/
+const NO_OVEN =
+  /\b(?:syrup|thermometer|internal\w*|reaches|sugar|thread|stage|caramel|custard|milk|tempered|melt\w*|probe|simmer\w*|boil\w*|whites)\b/
+const TURNED =
+  /\b(?:reduce|reduced|lower|lowered|turn (?:it |the oven |the heat )?(?:down|up|to)|turn|drop|decrease|raise|increase|then|after)\b/
 
 /** The oven's temperature in words, °C: usual tables of British and American cookery. */
 const OVEN_IN_WORDS: readonly (readonly [RegExp, number])[] = [
@@ -47,7 +49,13 @@ function dialGroups(t: readonly Token[], heats: readonly Heat[]): Heat[][] {
   for (const h of heats) {
     const last = groups.at(-1)?.at(-1)
     const between = last ? wordsBetween(t, last.to, h.from) : ''
-    if (last && h.from - last.to <= 6 && !/\b(?:then|minutes?|mins?|for|reduce|lower|turn|after|\.)\b|[;.]/.test(between) && !/\bto\b/.test(between)) groups.at(-1)!.push(h)
+    if (
+      last &&
+      h.from - last.to <= 6 &&
+      !/\b(?:then|minutes?|mins?|for|reduce|lower|turn|after|\.)\b|[;.]/.test(between) &&
+      !/\bto\b/.test(between)
+    )
+      groups.at(-1)!.push(h)
     else groups.push([h])
   }
   return groups
@@ -56,7 +64,8 @@ function dialGroups(t: readonly Token[], heats: readonly Heat[]): Heat[][] {
 const sentenceEnds = (t: readonly Token[], i: number): boolean =>
   /^[.;!?]$/.test(t[i]!.text) &&
   !(t[i]!.text === '.' && ABBREVIATED.test(t[i - 1]?.word ?? '') && t[i + 1]?.kind === 'number') &&
-  (t[i + 1] === undefined || /^[\p{Lu}\d"“(]/u.test(t[i + 1]!.text)) && t[i]!.to < (t[i + 1]?.from ?? Infinity)
+  (t[i + 1] === undefined || /^[\p{Lu}\d"“(]/u.test(t[i + 1]!.text)) &&
+  t[i]!.to < (t[i + 1]?.from ?? Infinity)
 
 /** Tokens of the sentence around token `i`. */
 function sentenceAround(t: readonly Token[], i: number): [number, number] {
@@ -74,10 +83,19 @@ function bareHeats(t: readonly Token[], dials: readonly Dial[]): Heat[] {
     const before = wordsBetween(t, Math.max(0, i - 7), i)
     const after = wordsBetween(t, i + 1, i + 4)
     if (/^(?:g|gr|gram|grams|ml|kcal|kg|watts?|w|years)\b/.test(after)) return []
-    const ovenBefore = /\b(?:oven|owen|bake|baked|baking|preheat\w*|heat)\b/.test(before) && !/\d/.test(before.split(/oven|bake|heat/).at(-1) ?? '')
+    const ovenBefore =
+      /\b(?:oven|owen|bake|baked|baking|preheat\w*|heat)\b/.test(before) && !/\d/.test(before.split(/oven|bake|heat/).at(-1) ?? '')
     const ovenAfter = /^(?:degrees|oven|fan|for \d|f oven|c oven|, \d+ min|- \d)/.test(after)
     if (!ovenBefore && !ovenAfter) return []
-    return [{ kind: 'heat', value: x.value!, fan: /\bfan\b/.test(wordsBetween(t, i - 2, i) + ' ' + (t[i + 1]?.word ?? '')), from: i, to: i + 1 } as const]
+    return [
+      {
+        kind: 'heat',
+        value: x.value!,
+        fan: /\bfan\b/.test(wordsBetween(t, i - 2, i) + ' ' + (t[i + 1]?.word ?? '')),
+        from: i,
+        to: i + 1,
+      } as const,
+    ]
   })
 }
 
@@ -87,16 +105,26 @@ function settingsOf(source: Source, index: number, region: Region): Setting[] {
   const said = dials.filter((d): d is Heat => d.kind === 'heat')
   const heats = said.length ? said : bareHeats(t, dials)
   return dialGroups(t, heats).flatMap((group) => {
-    const readings = group.map((h) => ({ celsius: celsiusOf(h, region), fan: h.fan, scale: h.scale ?? (celsiusOf(h, region) === h.value ? ('C' as const) : ('F' as const)) }))
+    const readings = group.map((h) => ({
+      celsius: celsiusOf(h, region),
+      fan: h.fan,
+      scale: h.scale ?? (celsiusOf(h, region) === h.value ? ('C' as const) : ('F' as const)),
+    }))
     const main = readings.find((r) => !r.fan && r.scale !== 'gas') ?? readings.find((r) => r.scale !== 'gas') ?? readings[0]!
     const first = group[0]!
     const [from, to] = sentenceAround(t, first.from)
     const before = wordsBetween(t, Math.max(from, first.from - 12), first.from)
     const after = wordsBetween(t, group.at(-1)!.to, Math.min(to, group.at(-1)!.to + 5))
     const near = wordsBetween(t, Math.max(from, first.from - 7), first.from)
-    if (NO_OVEN.test(`${near} ${wordsBetween(t, group.at(-1)!.to, Math.min(to, group.at(-1)!.to + 3))}`) && !/oven|bake/.test(before)) return []
+    if (NO_OVEN.test(`${near} ${wordsBetween(t, group.at(-1)!.to, Math.min(to, group.at(-1)!.to + 3))}`) && !/oven|bake/.test(before))
+      return []
     const turned = TURNED.test(near)
-    const score = (source.step ? 1 : /\b(?:oven|bake|baking)\b/i.test(source.text) ? 1 : 0) + (OVEN_WORDS.test(before) ? 2 : 0) + (OVEN_WORDS.test(after) ? 0.5 : 0) - (main.fan ? 0.8 : 0) - (turned ? 1 : 0)
+    const score =
+      (source.step ? 1 : /\b(?:oven|bake|baking)\b/i.test(source.text) ? 1 : 0) +
+      (OVEN_WORDS.test(before) ? 2 : 0) +
+      (OVEN_WORDS.test(after) ? 0.5 : 0) -
+      (main.fan ? 0.8 : 0) -
+      (turned ? 1 : 0)
     return [{ celsius: main.celsius, fan: main.fan, source: index, at: first.from, to: group.at(-1)!.to, score, turned, readings }]
   })
 }
@@ -108,7 +136,8 @@ interface Timing {
   score: number
 }
 
-const OTHER_ACTS = /\b(?:cool\w*|rest|stand|chill\w*|fridge|freez\w*|soak\w*|leave|beat|whisk|whip|mix|simmer|boil|stir|knead|sit|cream|refrigerate|set|wait|steep|melt|microwave|cook|prove|prep|soften|process|blend|infuse)\b/
+const OTHER_ACTS =
+  /\b(?:cool\w*|rest|stand|chill\w*|fridge|freez\w*|soak\w*|leave|beat|whisk|whip|mix|simmer|boil|stir|knead|sit|cream|refrigerate|set|wait|steep|melt|microwave|cook|prove|prep|soften|process|blend|infuse)\b/
 
 /** Baked without an oven: in a pot, a pressure cooker, a steamer, under coals. */
 const ON_THE_FIRE = /\b(?:flame|lid|cooker|kadai|coals?|charcoal|steamer|fire|gas)\b/
@@ -133,7 +162,8 @@ function timingsOf(source: Source, index: number): Timing[] {
       else if (/\b(?:bake|baked|oven|toothpick|skewer|golden)\b/.test(after)) score += 1.3
       if (OTHER_ACTS.test(near) && !/bak/.test(near)) score -= 2.5
       if (/preheat[^.]*$/.test(sentence) && !/bake/.test(sentence)) score -= 1.5
-      if (/\b(?:last|after|first|another|more|every|turn|rotate|halfway|remove|until cool|cool|further)\b[^,]{0,12}$/.test(near)) score -= 1.2
+      if (/\b(?:last|after|first|another|more|every|turn|rotate|halfway|remove|until cool|cool|further)\b[^,]{0,12}$/.test(near))
+        score -= 1.2
       // Of two times that may be meant the longer is more likely the bake.
       score += Math.min(0.5, d.high / 120)
       if (/^\+/.test(after)) score -= 1
@@ -171,7 +201,10 @@ export function readOven(sources: readonly Source[], region: Region): ReadOven {
   if (!main) {
     const worded = sources.map((s) => ovenInWords(s.text)).find((c) => c !== undefined)
     if (worded === undefined && !minutes) return { oven: [], ...(trouble && { trouble }) }
-    return { oven: [{ celsius: worded ?? MODERATE, fan: false, minutes: minutes ?? null, ...(worded === undefined && { assumed: true }) }], ...(trouble && { trouble }) }
+    return {
+      oven: [{ celsius: worded ?? MODERATE, fan: false, minutes: minutes ?? null, ...(worded === undefined && { assumed: true }) }],
+      ...(trouble && { trouble }),
+    }
   }
   const oven: Oven[] = [{ celsius: main.celsius, fan: main.fan, minutes: minutes ?? null }]
   stagesAfter(main, usable, timings, sources, oven)
@@ -179,13 +212,21 @@ export function readOven(sources: readonly Source[], region: Region): ReadOven {
 }
 
 /** A later setting that the oven is turned to, with the time that follows it, is a stage of the same bake. */
-function stagesAfter(main: Setting, settings: readonly Setting[], timings: readonly Timing[], sources: readonly Source[], oven: Oven[]): void {
+function stagesAfter(
+  main: Setting,
+  settings: readonly Setting[],
+  timings: readonly Timing[],
+  sources: readonly Source[],
+  oven: Oven[],
+): void {
   let last = main
   for (const s of settings) {
     if (s.source < last.source || (s.source === last.source && s.at <= last.at)) continue
     if (Math.abs(s.celsius - last.celsius) <= SAME_SETTING || !s.turned || !sources[s.source]!.step) continue
     const following = timings.find((x) => x.source === s.source && x.at > s.at && x.score > -1)
-    const preceding = timings.filter((x) => x.source === s.source && x.at < s.at && (s.source !== last.source || x.at > last.at) && x.score > 0).at(-1)
+    const preceding = timings
+      .filter((x) => x.source === s.source && x.at < s.at && (s.source !== last.source || x.at > last.at) && x.score > 0)
+      .at(-1)
     if (!following) continue
     if (oven.length === 1) {
       const own = preceding ?? timings.filter((x) => x.source === last.source && x.at > last.at && x.score > 0)[0]
@@ -197,7 +238,8 @@ function stagesAfter(main: Setting, settings: readonly Setting[], timings: reado
 }
 
 function ovenInWords(text: string): number | undefined {
-  const m = /\b((?:very |moderately |moderate |mod\.? ?)?(?:slow|cool|low|moderate|mod|medium|hot|quick)(?: hot)?)\.?\s+(?:\w+ )?oven\b/i.exec(text)
+  const m =
+    /\b((?:very |moderately |moderate |mod\.? ?)?(?:slow|cool|low|moderate|mod|medium|hot|quick)(?: hot)?)\.?\s+(?:\w+ )?oven\b/i.exec(text)
   return m ? OVEN_IN_WORDS.find(([words]) => words.test(m[1]!.toLowerCase()))?.[1] : undefined
 }
 

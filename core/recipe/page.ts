@@ -35,17 +35,27 @@ const headingName = (text: string): string =>
       .trim(),
   )
 
-const MIXING = new Set('sift stir mix beat add fold whisk combine blend melt boil pour sieve rub heat bring simmer cook put place then next dissolve cream sprinkle'.split(' '))
+const MIXING = new Set(
+  'sift stir mix beat add fold whisk combine blend melt boil pour sieve rub heat bring simmer cook put place then next dissolve cream sprinkle'.split(
+    ' ',
+  ),
+)
 
 /** "Sift together:" says what is done with the lines under it, and parts nothing off. */
 const isInstruction = (text: string): boolean => {
   const t = tokenise(text)
   const first = t.find((x) => x.kind === 'word')
-  return first !== undefined && t.filter((x) => x.kind === 'word').length > 1 && MIXING.has(first.word) && roleOf(text.replace(/^\W*\w+/, '')) === undefined
+  return (
+    first !== undefined &&
+    t.filter((x) => x.kind === 'word').length > 1 &&
+    MIXING.has(first.word) &&
+    roleOf(text.replace(/^\W*\w+/, '')) === undefined
+  )
 }
 
 /** "Dry ingredients", "Flour mix", "Bowl 2": lines that go in together, of one and the same batter. */
-const GROUP = /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|group \w|[a-d])$/i
+const GROUP =
+  /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|group \w|[a-d])$/i
 const isGroup = (text: string): boolean => GROUP.test(headingName(text).replace(/\s*\(.*\)$/, ''))
 
 const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u
@@ -113,7 +123,10 @@ function vesselsOf(text: string): Map<string, number> {
     const ml = Number(digits)
     if (unit?.kind === 'volume' && ml >= 80 && ml <= 350) found.set(unit.id, ml)
   }
-  for (const m of text.matchAll(/\b(cups?|glass(?:es)?|mugs?|katoris?|teacups?)\b\s*(?:size\s*)?(?:[:=]|is|are|of|means|holds)\s*(?:an? )?(\d{2,3})\s*(?:ml|cc)/gi)) put(m[1]!, m[2]!)
+  for (const m of text.matchAll(
+    /\b(cups?|glass(?:es)?|mugs?|katoris?|teacups?)\b\s*(?:size\s*)?(?:[:=]|is|are|of|means|holds)\s*(?:an? )?(\d{2,3})\s*(?:ml|cc)/gi,
+  ))
+    put(m[1]!, m[2]!)
   for (const m of text.matchAll(/(\d{2,3})\s*ml (cup|glass|mug|katori)s?\b/gi)) put(m[2]!, m[1]!)
   return found
 }
@@ -153,7 +166,11 @@ class Builder {
     const part = this.part
     const at = this.parts.indexOf(part)
     read.lines.forEach((line, n) => {
-      if (!line.ingredient && (known || line.text.split(/\s+/).length > MOST_UNKNOWN_WORDS || DEFINITION.test(line.text) || /^\W*(?:note|tip)\b/i.test(line.text))) return
+      if (
+        !line.ingredient &&
+        (known || line.text.split(/\s+/).length > MOST_UNKNOWN_WORDS || DEFINITION.test(line.text) || /^\W*(?:note|tip)\b/i.test(line.text))
+      )
+        return
       for (const q of read.questions) if (q.line === n) this.questions.push({ ...q, part: at, line: part.lines.length })
       part.lines.push(line)
     })
@@ -236,7 +253,18 @@ function takeIngredient(c: Classified, build: Builder): void {
   if (c.row.grams !== undefined) {
     const read = readLine(c.row.body, 'us')
     const line = read.lines[0]
-    if (line) build.put({ lines: [{ ...line, text: c.text, quantity: { low: c.row.grams, high: c.row.grams, unit: 'g' }, grams: { low: c.row.grams, high: c.row.grams, best: c.row.grams } }], questions: read.questions.filter((q) => q.about === 'ingredient') })
+    if (line)
+      build.put({
+        lines: [
+          {
+            ...line,
+            text: c.text,
+            quantity: { low: c.row.grams, high: c.row.grams, unit: 'g' },
+            grams: { low: c.row.grams, high: c.row.grams, best: c.row.grams },
+          },
+        ],
+        questions: read.questions.filter((q) => q.about === 'ingredient'),
+      })
     return
   }
   const inline = c.words > 2 ? inlineHead(c.text) : undefined
@@ -261,7 +289,8 @@ function takeStep(c: Classified, above: Classified | undefined, method: string[]
   else method.push(body)
 }
 
-const PART_OF_SENTENCE = /^(?:for|to make|make)?\s*(?:the |a |an )?\b(icing|frosting|glaze|sauce|topping|syrup|filling|batter|base|drizzle|buttercream|crust|cream)\b/i
+const PART_OF_SENTENCE =
+  /^(?:for|to make|make)?\s*(?:the |a |an )?\b(icing|frosting|glaze|sauce|topping|syrup|filling|batter|base|drizzle|buttercream|crust|cream)\b/i
 const CONDITIONAL = /\b(?:if|optional|instead|water bath|or use|substitute|can also|needed)\b/i
 const AGAIN = /\b(?:of )?(?:the|this|it|remaining|rest|other|half|reserved)\b/i
 
@@ -302,7 +331,8 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
 }
 
 const REAL_UNITS = new Set(['g', 'kg', 'ml', 'dl', 'cl', 'l', 'oz', 'lb', 'cup', 'tbsp', 'tsp', 'stick', 'pinch', 'dessertspoon'])
-const measured = (l: ReadLine['lines'][number]): boolean => REAL_UNITS.has(l.quantity!.unit) || (l.quantity!.unit === 'piece' && l.ingredient!.startsWith('egg'))
+const measured = (l: ReadLine['lines'][number]): boolean =>
+  REAL_UNITS.has(l.quantity!.unit) || (l.quantity!.unit === 'piece' && l.ingredient!.startsWith('egg'))
 
 /** What every line of the pasted text was taken for, blank ones left out. */
 function pageLines(text: string, classified: readonly Classified[]): PageLine[] {

@@ -6,20 +6,42 @@ type Sign = readonly [weight: number, words: RegExp, most: number]
 const SIGNS: Readonly<Record<Region, readonly Sign[]>> = {
   us: [
     [1.2, /°\s*F|\bdegrees F|\b\d{3}\s*F\b|\b(?:350|325|375|400) degrees|\b(?:350|325|375)°/g, 3],
-    [0.7, /\b(?:all[- ]purpose|confectioners|powdered sugar|sticks?|heavy cream|molasses|shortening|pans?|parchment|baking soda|toothpick|frosting|granulated)\b/gi, 6],
+    [
+      0.7,
+      /\b(?:all[- ]purpose|confectioners|powdered sugar|sticks?|heavy cream|molasses|shortening|pans?|parchment|baking soda|toothpick|frosting|granulated)\b/gi,
+      6,
+    ],
     [0.5, /\b\d+ oz\b|\bpkg\b/gi, 3],
   ],
   uk: [
     [1.5, /\bgas (?:mark )?\d|\bmark \d|\bfan \d+|\d+C? fan/gi, 3],
-    [0.8, /\b(?:caster|self[- ]raising|icing sugar|bicarbonate|sultanas|tins?|double cream|skewer|demerara|sieve|traybake|treacle|golden syrup|greaseproof|baking paper|mixed spice|dsp)\b/gi, 6],
+    [
+      0.8,
+      /\b(?:caster|self[- ]raising|icing sugar|bicarbonate|sultanas|tins?|double cream|skewer|demerara|sieve|traybake|treacle|golden syrup|greaseproof|baking paper|mixed spice|dsp)\b/gi,
+      6,
+    ],
   ],
   au: [
-    [1.2, /\b(?:bicarb soda|thickened cream|slice (?:tin|pan)|lamington|icing sugar mixture|desiccated|dessicated|arvo|fan[- ]forced|aussie|20 ?ml tablespoons?)\b/gi, 3],
+    [
+      1.2,
+      /\b(?:bicarb soda|thickened cream|slice (?:tin|pan)|lamington|icing sugar mixture|desiccated|dessicated|arvo|fan[- ]forced|aussie|20 ?ml tablespoons?)\b/gi,
+      3,
+    ],
     [1, /\bcups?\b[^\n]*\b(?:caster|self[- ]raising|plain flour|icing)/gi, 3],
   ],
-  in: [[1.6, /\b(?:maida|dahi|curd|elaichi|namak|atta|rava|sooji|suji|kadai|OTG|cooker|jaggery|mawa|khoya|badam|pista|kishmish|refined oil|katori|nos|eggless|cheeni|ghee|malai)\b/gi, 6]],
+  in: [
+    [
+      1.6,
+      /\b(?:maida|dahi|curd|elaichi|namak|atta|rava|sooji|suji|kadai|OTG|cooker|jaggery|mawa|khoya|badam|pista|kishmish|refined oil|katori|nos|eggless|cheeni|ghee|malai)\b/gi,
+      6,
+    ],
+  ],
   eu: [
-    [1, /\b(?:dl|EL|TL|Pck|bustina|sachets?|type 4\d\d|T45|T55|quark|vanilla sugar|kirsch|convection|top\/bottom|cl|baking form|gr|hand mixer|mould)\b/g, 6],
+    [
+      1,
+      /\b(?:dl|EL|TL|Pck|bustina|sachets?|type 4\d\d|T45|T55|quark|vanilla sugar|kirsch|convection|top\/bottom|cl|baking form|gr|hand mixer|mould)\b/g,
+      6,
+    ],
     [0.6, /\b\d+\s?g (?:of )?(?:soft )?(?:butter|sugar|flour)/gi, 3],
     [0.6, /Ø|in the tin of/gi, 3],
   ],

@@ -3,13 +3,22 @@ import type { Line, Part, Role } from './recipe'
 
 /** Words of a heading and the role that they give their part, first fitting first. */
 const ROLE_WORDS: readonly [Role, RegExp][] = [
-  ['frosting', /\b(?:frost\w*|icing|glaze|butter ?cream|ganache|cover(?:ing)?|coating|for icing)\b/i],
-  ['crust', /\b(?:crusts?|bases?|shell|bottom|shortcrust|short pastry|pastry(?! cream)|pate sucree)\b/i],
-  ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|bath)\b/i],
-  ['topping', /\b(?:meringue|toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/i],
-  ['filling', /\b(?:fill\w*|swirls?|curd|jam|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/i],
-  ['frosting', /\b(?:cream|topping cream|whipped)\b/i],
-  ['batter', /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/i],
+  ['frosting', /\b(?:frost\w*|icing|glaze|butter ?cream|ganache|cover(?:ing)?|coating|for icing)\b/gi],
+  ['crust', /\b(?:crusts?|bases?|shell|bottom|shortcrust|short pastry|pastry(?! cream)|pate sucree)\b/gi],
+  ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|bath)\b/gi],
+  [
+    'topping',
+    /\b(?:meringue|toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,
+  ],
+  [
+    'filling',
+    /\b(?:fill\w*|swirls?|curd|jam|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/gi,
+  ],
+  ['frosting', /\b(?:cream|topping cream|whipped)\b/gi],
+  [
+    'batter',
+    /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/gi,
+  ],
 ]
 
 /** "Filling & topping" is a filling first; "Icing for the cake" is an icing. */
@@ -28,7 +37,7 @@ export function roleOf(heading: string): Role | undefined {
   for (const text of [firstPart(heading), heading]) {
     let best: { role: Role; end: number } | undefined
     for (const [role, words] of ROLE_WORDS)
-      for (const m of text.matchAll(new RegExp(words, 'gi'))) {
+      for (const m of text.matchAll(words)) {
         const end = m.index + m[0].length
         if (!best || end > best.end) best = { role, end }
       }
@@ -61,7 +70,10 @@ export const looksLikeBatter = (p: Part): boolean => shareOf(p.lines, (_, kind) 
 export function looksLikeIcing(p: Part): boolean {
   const flour = shareOf(p.lines, (id, kind) => kind === 'flour' || kind === 'mix' || id === 'egg-whole')
   const icing = shareOf(p.lines, (id) => id === 'sugar-icing')
-  const ganache = shareOf(p.lines, (id) => id.startsWith('chocolate') || id.startsWith('cream-') || id === 'plant-cream' || id === 'coconut-cream')
+  const ganache = shareOf(
+    p.lines,
+    (id) => id.startsWith('chocolate') || id.startsWith('cream-') || id === 'plant-cream' || id === 'coconut-cream',
+  )
   return p.lines.length > 0 && flour < 0.08 && (icing > 0.3 || ganache > 0.7)
 }
 
@@ -73,20 +85,58 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
   const rises = has(p, RISES)
   const cheese = parts.some((q) => q !== p && massOf(q.lines, (id) => SOFT_CHEESE.test(id)) >= CHEESECAKE_GRAMS)
   if (/\b(?:dough|pastry|shortcrust)\b/.test(name) && !/cream/.test(name) && cheese) return 'crust'
-  if (/\b(?:cake|sponge|muffin|cupcake|batter|dough|loaf)s?\b/.test(name) && !/\b(?:syrup|soak|icing|frosting|glaze|filling|topping|sauce|cream|crumb|crumbs|base|fill|decorat\w+|drizzle|custard|streusel)\b/.test(name)) return 'batter'
+  if (
+    /\b(?:cake|sponge|muffin|cupcake|batter|dough|loaf)s?\b/.test(name) &&
+    !/\b(?:syrup|soak|icing|frosting|glaze|filling|topping|sauce|cream|crumb|crumbs|base|fill|decorat\w+|drizzle|custard|streusel)\b/.test(
+      name,
+    )
+  )
+    return 'batter'
   // A filling, topping or cover with flour and something that lifts it is baked dough.
-  if (rises && flour && (named === 'filling' || named === 'topping' || (named === 'frosting' && !/frost|icing|glaze|ganache|cover|cream/.test(name)))) return 'batter'
-  if (named === 'frosting' && /\bcream\b/.test(name) && !/butter ?cream|frost|icing|topping/.test(name) && (has(p, /^egg|starch|custard|pudding|^sour-cream|condensed/) || parts.some((q) => q !== p && /\b(?:topping|finish|serve|glaze|icing|decorat)/i.test(q.name) && !/fill/i.test(q.name)))) return 'filling'
+  if (
+    rises &&
+    flour &&
+    (named === 'filling' || named === 'topping' || (named === 'frosting' && !/frost|icing|glaze|ganache|cover|cream/.test(name)))
+  )
+    return 'batter'
+  if (
+    named === 'frosting' &&
+    /\bcream\b/.test(name) &&
+    !/butter ?cream|frost|icing|topping/.test(name) &&
+    (has(p, /^egg|starch|custard|pudding|^sour-cream|condensed/) ||
+      parts.some((q) => q !== p && /\b(?:topping|finish|serve|glaze|icing|decorat)/i.test(q.name) && !/fill/i.test(q.name)))
+  )
+    return 'filling'
   // A glaze without icing sugar or chocolate is poured on to soak in.
-  if (named === 'frosting' && /glaze/.test(name) && !has(p, /sugar-icing|chocolate|cocoa|jam|gelatin/) && has(p, /sugar|syrup|honey/) && has(p, /water|juice|butter|spirit/)) return 'soak'
+  if (
+    named === 'frosting' &&
+    /glaze/.test(name) &&
+    !has(p, /sugar-icing|chocolate|cocoa|jam|gelatin/) &&
+    has(p, /sugar|syrup|honey/) &&
+    has(p, /water|juice|butter|spirit/)
+  )
+    return 'soak'
   // A base with whole eggs and something that lifts it is a sponge; bound by yolks alone it is a short dough.
-  if (named === 'crust' && !/crust|pastry/.test(name) && ((has(p, /^baking-|self-raising/) && (has(p, /^egg-whole/) || (has(p, /^egg-yolk/) && has(p, /milk|water|yogurt|juice/)))) || has(p, /^egg-white/))) return 'batter'
+  if (
+    named === 'crust' &&
+    !/crust|pastry/.test(name) &&
+    ((has(p, /^baking-|self-raising/) && (has(p, /^egg-whole/) || (has(p, /^egg-yolk/) && has(p, /milk|water|yogurt|juice/)))) ||
+      has(p, /^egg-white/))
+  )
+    return 'batter'
   // Milks without flour or egg are poured over.
-  if ((named === undefined || named === 'batter') && !flour && !has(p, /^egg/) && shareOf(p.lines, (id, kind) => /milk|^cream-|^water$|juice/.test(id) && kind !== 'cocoa') > 0.8) return 'soak'
+  if (
+    (named === undefined || named === 'batter') &&
+    !flour &&
+    !has(p, /^egg/) &&
+    shareOf(p.lines, (id, kind) => /milk|^cream-|^water$|juice/.test(id) && kind !== 'cocoa') > 0.8
+  )
+    return 'soak'
   return named
 }
 
-const TITLE_OF_CAKE = /\b(?:cake|sponge|loaf|muffin|cupcake|layers?|brownie|torte|bundt|traybake|slab|roll|cr[eê]pe|bars|pudding|bread|scones?)s?\b/i
+const TITLE_OF_CAKE =
+  /\b(?:cake|sponge|loaf|muffin|cupcake|layers?|brownie|torte|bundt|traybake|slab|roll|cr[eê]pe|bars|pudding|bread|scones?)s?\b/i
 
 /** A recipe that is only an icing, a filling or a soak says so in its title. */
 function titleRole(title: string): Role | undefined {
@@ -106,7 +156,14 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
   if (parts.length === 1) {
     const p = parts[0]!
     const byName = p.name ? roleByContents(p, parts) : undefined
-    p.role = byName === 'frosting' || byName === 'soak' || byName === 'filling' ? (looksLikeBatter(p) ? 'batter' : byName) : looksLikeBatter(p) ? 'batter' : (titleRole(title) ?? (looksLikeIcing(p) ? 'frosting' : 'batter'))
+    p.role =
+      byName === 'frosting' || byName === 'soak' || byName === 'filling'
+        ? looksLikeBatter(p)
+          ? 'batter'
+          : byName
+        : looksLikeBatter(p)
+          ? 'batter'
+          : (titleRole(title) ?? (looksLikeIcing(p) ? 'frosting' : 'batter'))
     return unsure
   }
   for (const p of parts) {
@@ -125,8 +182,15 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
 function bakedFilling(parts: readonly Part[]): void {
   if (parts.some((p) => p.role === 'batter')) return
   const leavened = parts.some((p) => p.role === 'crust' && has(p, RISES))
-  const setting = parts.find((p) => p.role !== 'crust' && !(leavened && p.role === 'topping') && shareOf(p.lines, (id, kind) => kind === 'egg' || SOFT_CHEESE.test(id)) > 0.1)
+  const setting = parts.find(
+    (p) =>
+      p.role !== 'crust' &&
+      !(leavened && p.role === 'topping') &&
+      shareOf(p.lines, (id, kind) => kind === 'egg' || SOFT_CHEESE.test(id)) > 0.1,
+  )
   const flour = parts.find((p) => p.role !== 'crust' && has(p, FLOURS) && !/frost|icing|glaze/i.test(p.name))
-  const found = parts.some((p) => p.role === 'crust') ? (setting ?? flour) : (flour ?? setting ?? parts.find((p) => /meringue/i.test(p.name)) ?? parts.find((p) => p.role === 'filling' || p.role === 'other'))
+  const found = parts.some((p) => p.role === 'crust')
+    ? (setting ?? flour)
+    : (flour ?? setting ?? parts.find((p) => /meringue/i.test(p.name)) ?? parts.find((p) => p.role === 'filling' || p.role === 'other'))
   if (found) found.role = 'batter'
 }

@@ -49,12 +49,24 @@ export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe
   return { ...read, recipe: { ...read.recipe, region: region.used }, region }
 }
 
-const YIELD = /\b(?:makes?|yields?|serves|servings?|portions?|cuts into|amount|for)\b:?\s*(?:about\s*|approx\.?\s*|ca\.?\s*)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?/i
+const YIELD =
+  /\b(?:makes?|yields?|serves|servings?|portions?|cuts into|amount|for)\b:?\s*(?:about\s*|approx\.?\s*|ca\.?\s*)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?/i
 
 function yieldOf(meta: readonly string[]): Yield | null {
   for (const text of meta) {
-    const m = /^\W*(?:makes?|yields?|serves|servings?|portions?|cuts into)\b/i.test(text) || /\b(?:serves|servings?|makes|yields?):?\s*\d/i.test(text) ? YIELD.exec(text) : null
-    if (m) return { text: text.slice(m.index).replace(/^(?:makes?|yields?|serves|servings?|portions?|cuts into)\s*:?\s*/i, '').slice(0, 120), count: Number(m[2] ?? m[1]) }
+    const m =
+      /^\W*(?:makes?|yields?|serves|servings?|portions?|cuts into)\b/i.test(text) ||
+      /\b(?:serves|servings?|makes|yields?):?\s*\d/i.test(text)
+        ? YIELD.exec(text)
+        : null
+    if (m)
+      return {
+        text: text
+          .slice(m.index)
+          .replace(/^(?:makes?|yields?|serves|servings?|portions?|cuts into)\s*:?\s*/i, '')
+          .slice(0, 120),
+        count: Number(m[2] ?? m[1]),
+      }
   }
   return null
 }
@@ -84,7 +96,15 @@ function tinsOf(recipe: Recipe, meta: readonly string[]): { tins: Tin[]; assumed
     return { tins: [tin, ...otherTins(meta)], assumed: best.assumed && tin.shape !== 'cupcake' }
   }
   const shape = SHAPE_OF_TITLE.find(([, words]) => words.test(recipe.title))?.[0]
-  const usual = shape && tinsIn([shape === 'cupcake' ? `${count && count <= 60 ? count : 12} cupcakes` : shape === 'rect' ? 'traybake tin' : `${shape === 'fluted' ? 'bundt' : shape === 'sheet' ? 'swiss roll' : shape} tin`])[0]
+  const usual =
+    shape &&
+    tinsIn([
+      shape === 'cupcake'
+        ? `${count && count <= 60 ? count : 12} cupcakes`
+        : shape === 'rect'
+          ? 'traybake tin'
+          : `${shape === 'fluted' ? 'bundt' : shape === 'sheet' ? 'swiss roll' : shape} tin`,
+    ])[0]
   return usual ? { tins: [{ ...usual.tin, text: '' }], assumed: shape !== 'cupcake' } : { tins: [], assumed: false }
 }
 
@@ -93,7 +113,11 @@ function otherTins(meta: readonly string[]): Tin[] {
   const line = meta.find((m) => /^\W*(?:tins?|pans?)\b\s*:/i.test(m))
   if (!line) return []
   const pieces = line.replace(/^\W*(?:tins?|pans?)\b\s*:\s*/i, '').split(/\s*(?:;|,|\band\b|\bplus\b|\+)\s*/i)
-  return pieces.slice(1).flatMap((p) => tinsIn([p]).slice(0, 1).map((f) => f.tin))
+  return pieces.slice(1).flatMap((p) =>
+    tinsIn([p])
+      .slice(0, 1)
+      .map((f) => f.tin),
+  )
 }
 
 /** "Divide between the tins": two at least, where a tin's own sentence names one. */
@@ -115,7 +139,10 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   const recipe: Recipe = { title: page.title, yield: yieldOf(page.meta), tins: [], oven: [], parts: page.parts, method: page.method }
   const questions: Question[] = [...page.questions]
 
-  const sources: Source[] = [...page.method.map((step) => ({ text: step, step: true })), ...page.meta.map((m) => ({ text: m, step: false }))]
+  const sources: Source[] = [
+    ...page.method.map((step) => ({ text: step, step: true })),
+    ...page.meta.map((m) => ({ text: m, step: false })),
+  ]
   const read = readOven(ovenLinesFirst(sources), region)
   recipe.oven = read.oven
   for (const part of assignRoles(recipe.parts, recipe.title, isBaked(recipe)))
@@ -140,14 +167,22 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   const { tins, assumed } = tinsOf(recipe, page.meta)
   recipe.tins = tins
   if (assumed && tins[0])
-    questions.push({ part: null, line: null, about: 'size', message: 'What size is the tin? The recipe does not say; a usual one is assumed.', choices: [] })
+    questions.push({
+      part: null,
+      line: null,
+      about: 'size',
+      message: 'What size is the tin? The recipe does not say; a usual one is assumed.',
+      choices: [],
+    })
   if (!recipe.title) recipe.title = 'Recipe without a name'
   return { recipe, questions, page: page.lines, unknown: unknownLines(recipe) }
 }
 
 /** Whether anything of it goes into an oven; where no method is told, it does. */
 const isBaked = (recipe: Recipe): boolean =>
-  recipe.oven.length > 0 || !recipe.method.length || recipe.method.some((step) => tokenise(step).some((t) => /^(?:bak(?:e|ed|ing|es)|ovens?)$/.test(t.word)))
+  recipe.oven.length > 0 ||
+  !recipe.method.length ||
+  recipe.method.some((step) => tokenise(step).some((t) => /^(?:bak(?:e|ed|ing|es)|ovens?)$/.test(t.word)))
 
 /** A line "Oven: 180 °C, 35 min" is meant to be believed. */
 const ovenLinesFirst = (sources: readonly Source[]): Source[] => [

@@ -3,7 +3,8 @@ import { opaque } from './identity'
 import type { Recipe, Unknown } from './recipe'
 
 /** What a card or an answer says of a line that nobody knows. */
-export const unknownWords = (u: Unknown): string => `We do not know what is in “${u.text}”: read its label, say what it is, or leave it out.`
+export const unknownWords = (u: Unknown): string =>
+  `We do not know what is in “${u.text}”: read its label, say what it is, or leave it out.`
 
 /**
  * The lines whose contents nobody knows: no hard need may be claimed over them.

@@ -78,7 +78,8 @@ function fillingOf(ingredient: Ingredient, manner: readonly string[], { words, t
   if (said('packed') && g.packed) return 'packed'
   // "1 cup sifted flour" is sifted into the cup; "1 cup flour, sifted" is not.
   const next = tokens.slice(m.to, m.to + 3).map((t) => t.word)
-  if (g.sifted && (next[0] === 'sifted' || next[0] === 'sieved' || manner.includes('sifted') || (next[0] === 'of' && next[1] === 'sifted'))) return 'sifted'
+  if (g.sifted && (next[0] === 'sifted' || next[0] === 'sieved' || manner.includes('sifted') || (next[0] === 'of' && next[1] === 'sifted')))
+    return 'sifted'
   if (said('scooped') && g.scooped) return 'scooped'
   return undefined
 }
@@ -165,7 +166,9 @@ function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
   // "2 (8 oz) packages", "3 x (200 g) tubs"
   if (base.unit.id !== 'piece' || t[base.to]?.text !== '(') return false
   const close = t.findIndex((x, i) => i > base.to && x.text === ')')
-  return /^(?:cans?|box(?:es)?|pkgs?|packages?|packets?|jars?|tins?|bags?|blocks?|bars?|containers?|envelopes?|tubs?|sachets?|cartons?|pots?|bricks?)$/.test(t[close + 1]?.word ?? '')
+  return /^(?:cans?|box(?:es)?|pkgs?|packages?|packets?|jars?|tins?|bags?|blocks?|bars?|containers?|envelopes?|tubs?|sachets?|cartons?|pots?|bricks?)$/.test(
+    t[close + 1]?.word ?? '',
+  )
 }
 
 /**

@@ -43,9 +43,7 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
   const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
   return {
     text: prep ? `${text}, ${prep}` : text,
-    quantity: measured
-      ? { low: measured.low, high: measured.high, unit: measured.unit.id }
-      : { low: grams, high: grams, unit: 'g' },
+    quantity: measured ? { low: measured.low, high: measured.high, unit: measured.unit.id } : { low: grams, high: grams, unit: 'g' },
     grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
     ingredient: id,
     named: name,

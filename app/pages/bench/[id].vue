@@ -116,7 +116,9 @@ const boxLabel = computed(() => bench.setup.boxes.find((b) => b.ingredient === b
 const indefinite = (word: string) => `${/^[aeiou]/i.test(word) ? 'an' : 'a'} ${word}`
 /** Lines that nobody knows and that no question is about. */
 const hidden = computed(() =>
-  (bench.balance?.unknown ?? []).filter((u) => !bench.setup.questions.some((q) => q.about === 'ingredient' && q.part === u.part && q.line === u.line)),
+  (bench.balance?.unknown ?? []).filter(
+    (u) => !bench.setup.questions.some((q) => q.about === 'ingredient' && q.part === u.part && q.line === u.line),
+  ),
 )
 function vouchQuestion(i: number) {
   const q = bench.setup.questions[i]

@@ -57,7 +57,10 @@ const NEED_WORDS: Record<HardNeed, string> = {
   'soy-free': 'no soy',
 }
 
-const asked = computed(() => [...(unknown.value.length ? [] : needs.value.map((n) => NEED_WORDS[n])), ...wishWords(version.value?.goals ?? [])])
+const asked = computed(() => [
+  ...(unknown.value.length ? [] : needs.value.map((n) => NEED_WORDS[n])),
+  ...wishWords(version.value?.goals ?? []),
+])
 
 const grams = (l: Line) =>
   l.grams.best > 0 ? `${l.grams.best < 10 ? Math.round(l.grams.best * 10) / 10 : Math.round(l.grams.best)} g` : ''
@@ -137,8 +140,13 @@ const print = () => window.print()
     <article v-if="asLabel" class="plate panel">
       <h1>{{ version.recipe.title }}</h1>
       <p class="asked">{{ met.join(' · ') || 'for everybody who may eat what is below' }}</p>
-      <p><strong>Contains</strong> {{ allergens.join(', ') || (unknown.length ? 'see below' : 'none of the listed allergens, as far as its lines tell') }}</p>
-      <p v-for="u in unknown" :key="u.text"><strong>{{ unknownWords(u) }}</strong></p>
+      <p>
+        <strong>Contains</strong>
+        {{ allergens.join(', ') || (unknown.length ? 'see below' : 'none of the listed allergens, as far as its lines tell') }}
+      </p>
+      <p v-for="u in unknown" :key="u.text">
+        <strong>{{ unknownWords(u) }}</strong>
+      </p>
       <p v-if="labels.length" class="small">By the labels of: {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}.</p>
       <p class="small">Baked in a home kitchen that also uses other ingredients. Not certified: ask the baker.</p>
     </article>
@@ -196,12 +204,14 @@ const print = () => window.print()
       </div>
       <footer>
         <p v-if="cautions.length"><strong>Mind:</strong> {{ cautions.map((c) => c.text).join(' ') }}</p>
-        <p v-for="u in unknown" :key="u.text"><strong>{{ unknownWords(u) }}</strong> No need is met over it.</p>
+        <p v-for="u in unknown" :key="u.text">
+          <strong>{{ unknownWords(u) }}</strong> No need is met over it.
+        </p>
         <p v-if="labels.length"><strong>Read the label:</strong> {{ labels.map((l) => l.message).join(' ') }}</p>
         <p>
           <strong>Contains</strong>
-          {{ allergens.join(', ') || (unknown.length ? 'what is not known' : 'none of the listed allergens, as far as its lines tell') }}. Worked out from food
-          tables, not certified: check what you use, and mind crumbs and spoons from other bakes.
+          {{ allergens.join(', ') || (unknown.length ? 'what is not known' : 'none of the listed allergens, as far as its lines tell') }}.
+          Worked out from food tables, not certified: check what you use, and mind crumbs and spoons from other bakes.
         </p>
       </footer>
     </article>

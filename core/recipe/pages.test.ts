@@ -1,0 +1,188 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { TRUE_PAGES, type TrueLine, type TruePage } from '../fixtures/pages'
+import { readRecipe } from './text'
+
+/** How a page sets out its list, its headings, its steps, and what else stands on it. */
+type Setting = (p: TruePage) => string
+
+const list = (p: TruePage, head: (name: string) => string, line: (l: TrueLine, i: number) => string) =>
+  p.parts.map((part) => [...(p.parts.length > 1 ? [head(part.name)] : []), ...part.lines.map(line)].join('\n')).join('\n\n')
+const plain = (l: TrueLine) => `${l.amount} ${l.name}`
+const numbered = (p: TruePage, mark: (n: number) => string) => p.steps.map((s, i) => `${mark(i + 1)}${s}`).join('\n')
+const blog = (p: TruePage, body: string) =>
+  `${p.title}\n\n★★★★☆ 4.7 from 83 reviews\nJump to Recipe · Print Recipe · Pin\n\nThere is nothing like it on a wet Sunday, and my neighbours ask for it every time.\n\nADVERTISEMENT\n\nPrep Time: 20 mins | Servings: 12\n\n${body}\n\nNotes\nIt keeps for three days in a tin, if you let it.\n\nCalories: 412 kcal | Fat: 18 g | Sodium: 211 mg\n\nComments (2)\nMarta says: I used half the sugar and it was fine.\nReply`
+
+const SETTINGS: Record<string, Setting> = {
+  'a plain list': (p) => `${p.title}\n\n${list(p, (n) => `${n}:`, plain)}\n\nMethod:\n${p.steps.join('\n')}`,
+  'bullets and numbered steps': (p) =>
+    `${p.title}\n\nIngredients\n${list(
+      p,
+      (n) => `For the ${n.toLowerCase()}`,
+      (l) => `- ${plain(l)}`,
+    )}\n\nMethod\n${numbered(p, (n) => `${n}. `)}`,
+  'check-boxes and steps with their word': (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `${n.toUpperCase()}`,
+      (l) => `▢ ${plain(l)}`,
+    )}\n\nInstructions\n${numbered(p, (n) => `Step ${n}: `)}`,
+  'numbers without dots': (p) =>
+    `${p.title}\n${list(p, (n) => `FOR THE ${n.toUpperCase()}`, plain)}\nMethod\n${numbered(p, (n) => `${n} `)}`,
+  leaders: (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `${n}:`,
+      (l) => `${l.name} .......... ${l.amount}`,
+    )}\n\n${p.steps.join(' ')}`,
+  'amounts behind a dash': (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `${n} -`,
+      (l) => `${l.name} – ${l.amount}`,
+    )}\n\nHow to make:\n${numbered(p, (n) => `${n}) `)}`,
+  tabs: (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => n.toUpperCase(),
+      (l) => `${l.name}\t${l.amount}`,
+    )}\n\nPREPARATION\n${p.steps.join('\n')}`,
+  'a table with bars': (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `### ${n}`,
+      (l) => `| ${l.name} | ${l.amount} |`,
+    )}\n\n### Method\n${numbered(p, (n) => `${n}. `)}`,
+  markdown: (p) =>
+    `# ${p.title}\n\n## Ingredients\n${list(
+      p,
+      (n) => `### ${n}`,
+      (l) => `* ${plain(l)}`,
+    )}\n\n## Method\n${numbered(p, (n) => `${n}. `)}`,
+  'stars and a paragraph': (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `**${n}**`,
+      (l) => `* ${plain(l)}`,
+    )}\n\n${p.steps.join(' ')}`,
+  'amounts above their names': (p) =>
+    `${p.title}\n\n${list(
+      p,
+      (n) => `${n}:`,
+      (l) => `${l.amount}\n${l.name}`,
+    )}\n\nMethod:\n${numbered(p, (n) => `${n}. `)}`,
+  emoji: (p) =>
+    `${p.title} 🎂🎂\n\n${list(
+      p,
+      (n) => `🥣 ${n}:`,
+      (l) => `🔸 ${plain(l)}`,
+    )}\n\nDirections:\n${p.steps.map((s) => `👉 ${s}`).join('\n')}`,
+  'a list on one line': (p) =>
+    `${p.title}\n\n${p.parts.map((part) => `${p.parts.length > 1 ? `${part.name}: ` : 'Ingredients: '}${part.lines.map(plain).join('; ')}.`).join('\n')}\n\nMethod: ${p.steps.join(' ')}`,
+  'a page with all that stands on pages': (p) =>
+    blog(
+      p,
+      `Ingredients\n\n${list(
+        p,
+        (n) => `For the ${n}`,
+        (l) => `▢ ${plain(l)}`,
+      )}\n\nInstructions\n${numbered(p, (n) => `${n}. `)}`,
+    ),
+  'a saved page with tags': (p) =>
+    `<b>${p.title}</b>\n\n${list(
+      p,
+      (n) => `<strong>${n}</strong>:`,
+      (l) => `<li>${plain(l)}</li>`,
+    )}\n\nMethod\n${p.steps.map((s) => `<p>${s}</p>`).join('\n')}`,
+  'a chat': (p) =>
+    `${p.title}\nso many of you asked!! here it is 😊\n\n${list(
+      p,
+      (n) => `${n.toLowerCase()}::`,
+      (l) => plain(l).toLowerCase(),
+    )}\n\n${p.steps.join('\n')}`,
+}
+
+const pages = TRUE_PAGES.flatMap((page) =>
+  Object.entries(SETTINGS).map(([setting, write]) => [`${page.title}, ${setting}`, page, write(page)] as const),
+)
+
+function mistakes(page: TruePage, text: string): string[] {
+  const { recipe } = readRecipe(text, page.region)
+  const out: string[] = []
+  const wanted = page.parts.flatMap((p) => p.lines)
+  const lines = recipe.parts.flatMap((p) => p.lines)
+  if (lines.length !== wanted.length) out.push(`${lines.length} lines, not ${wanted.length}: ${lines.map((l) => l.ingredient).join(', ')}`)
+  for (const w of wanted) {
+    const right = lines.some((l) => l.ingredient === w.ingredient && l.grams.best >= w.grams[0] * 0.99 && l.grams.best <= w.grams[1] * 1.01)
+    if (!right)
+      out.push(
+        `${w.amount} ${w.name}: ${
+          lines
+            .filter((l) => l.ingredient === w.ingredient)
+            .map((l) => l.grams.best.toFixed(1))
+            .join(', ') || 'not read'
+        }`,
+      )
+  }
+  const [first] = recipe.oven
+  if (!first || Math.abs(first.celsius - page.celsius) > 3) out.push(`oven ${first?.celsius}, not ${page.celsius}`)
+  if (first?.minutes?.join() !== page.minutes.join()) out.push(`minutes ${first?.minutes?.join()}, not ${page.minutes.join()}`)
+  const tin = recipe.tins[0]
+  if (tin?.shape !== page.tin.shape || tin.count !== page.tin.count) out.push(`tin ${tin?.shape} × ${tin?.count}`)
+  if (page.parts.length > 1)
+    for (const p of page.parts)
+      if (!recipe.parts.some((q) => q.role === p.role))
+        out.push(`no ${p.role}: ${recipe.parts.map((q) => `${q.name}=${q.role}`).join(', ')}`)
+  if (!recipe.method.length) out.push('no steps')
+  return out
+}
+
+describe('one recipe in many layouts', () => {
+  it('there are at least 120 of them', () => expect(pages.length).toBeGreaterThanOrEqual(120))
+
+  it.each(pages)('%s reads back the same', (_, page, text) => {
+    expect(mistakes(page, text), text).toEqual([])
+  })
+})
+
+describe('what stands around a recipe', () => {
+  const CLUTTER = [
+    'ADVERTISEMENT',
+    'Jump to Recipe',
+    'Print',
+    '★★★★★ 4.9 from 12 votes',
+    'Save recipe    Print    Share',
+    'Pin it for later',
+    'We use cookies. Accept all',
+  ]
+  it('clutter above and below changes nothing of what is read', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TRUE_PAGES),
+        fc.array(fc.constantFrom(...CLUTTER), { maxLength: 4 }),
+        fc.array(fc.constantFrom(...CLUTTER), { maxLength: 4 }),
+        (page, above, below) => {
+          const text = SETTINGS['bullets and numbered steps']!(page)
+          const [title, ...rest] = text.split('\n')
+          const clean = readRecipe(text, page.region).recipe
+          const read = readRecipe([title, ...above, ...rest, ...below].join('\n'), page.region).recipe
+          expect(read.parts).toEqual(clean.parts)
+          expect(read.method).toEqual(clean.method)
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  it('every line of the page is accounted for', () => {
+    for (const [, page, text] of pages) {
+      const { page: seen } = readRecipe(text, page.region)
+      expect(seen!.map((l) => l.text)).toEqual(
+        text
+          .split('\n')
+          .map((x) => x.trim())
+          .filter(Boolean),
+      )
+    }
+  })
+})
