@@ -37,6 +37,8 @@ import { tableFor, type Candidate, type Guests, type TableAnswer } from '../tabl
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
 import { trimmings, type Binder, type Dough, type Trimmings } from '../finish/trimmings'
+import { readMethod } from '../method/read'
+import type { Method } from '../method/step'
 import type { BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
@@ -78,6 +80,7 @@ export interface ScaleAnswer {
 
 export interface Answers {
   parse: ParseAnswer
+  method: Method
   balance: BalanceAnswer
   ingredients: { ingredients: IngredientAnswer[] }
   reformulate: Reformulation
@@ -180,6 +183,11 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     // The page's own kitchen is shown beside the one that was used.
     const shown = request.text === undefined ? read.region : { ...kitchenOf(request.text, {}), used: request.region }
     return { ...read, ...(shown && { region: shown }) }
+  },
+
+  method: (raw) => {
+    const request = checked<Common>('method', raw)
+    return readMethod(recipeOf(request).recipe, request.region)
   },
 
   balance: (raw) => {

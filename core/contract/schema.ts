@@ -281,6 +281,7 @@ const learned = Joi.object({
 /** One schema per verb, shared by command line, server and workers. */
 export const SCHEMAS = {
   parse: recipeRequest(),
+  method: recipeRequest(),
   balance: recipeRequest({ learned }),
   ingredients: Joi.object({ query: Joi.string().max(200).allow('').default(''), region: common.region }),
   reformulate: recipeRequest({

@@ -27,6 +27,7 @@ export interface Scan {
   dials: Dial[]
   measures: Measure[]
   mentions: Mention[]
+  region?: Region
 }
 
 /** Takes a text apart into tokens, dials, measures and names. */
@@ -37,7 +38,7 @@ export function scan(text: string, region?: Region): Scan {
   const skip = new Set<number>()
   for (const d of dials) for (let i = d.from; i < d.to; i++) skip.add(i)
   for (const m of measures) if (m.unit.kind !== 'piece' || m.unit.id !== 'piece') for (let i = m.from; i < m.to; i++) skip.add(i)
-  return { text, tokens, dials, measures, mentions: mentionsIn(tokens, skip, region) }
+  return { text, tokens, dials, measures, mentions: mentionsIn(tokens, skip, region), ...(region && { region }) }
 }
 
 /** Abbreviations whose full stop ends no sentence. */

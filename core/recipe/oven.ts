@@ -77,7 +77,7 @@ function sentenceAround(t: readonly Token[], i: number): [number, number] {
 }
 
 /** "Bake at 350 for 30 minutes", "oven to 180": a bare number beside the oven's words is its dial. */
-function bareHeats(t: readonly Token[], dials: readonly Dial[]): Heat[] {
+export function bareHeats(t: readonly Token[], dials: readonly Dial[]): Heat[] {
   return t.flatMap((x, i) => {
     if (x.kind !== 'number' || x.value! < 100 || x.value! > 500 || dials.some((d) => i >= d.from && i < d.to)) return []
     const before = wordsBetween(t, Math.max(0, i - 7), i)

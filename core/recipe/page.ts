@@ -14,6 +14,8 @@ export interface Page {
   title: string
   parts: Part[]
   method: string[]
+  /** Headings within the method, by the step that follows. */
+  sections: { at: number; title: string }[]
   /** Lines that say how much it makes, in what and how it is baked. */
   meta: string[]
   questions: Question[]
@@ -198,6 +200,7 @@ export function readPage(text: string, region: Region): Page {
   const build = new Builder(region, vessels.size ? { vessels } : {})
   const method: string[] = []
   const meta: string[] = []
+  const sections: Page['sections'] = []
   let title = ''
   let continues: Classified | undefined
   for (const c of classified) {
@@ -226,10 +229,12 @@ export function readPage(text: string, region: Region): Page {
       case 'step':
         takeStep(c, continues, method)
         break
+      case 'step-heading':
+        sections.push({ at: method.length, title: headingName(c.text) })
+        break
       case 'note':
       case 'notes-heading':
       case 'method-heading':
-      case 'step-heading':
         break
       default:
         meta.push(c.text)
@@ -243,6 +248,7 @@ export function readPage(text: string, region: Region): Page {
     title,
     parts: used,
     method,
+    sections,
     meta,
     questions: build.questions.flatMap((q) => (q.part === null ? [q] : moved.get(q.part)! < 0 ? [] : [{ ...q, part: moved.get(q.part)! }])),
     lines: pageLines(text, classified),

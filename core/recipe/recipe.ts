@@ -64,6 +64,8 @@ export interface Recipe {
   oven: Oven[]
   parts: Part[]
   method: string[]
+  /** Headings that stand in the method: before which step, and what they say. */
+  sections?: { at: number; title: string }[]
   /** The kitchen whose cups, spoons, eggs and names its page uses; apart from how this baker likes amounts written. */
   region?: Region
 }

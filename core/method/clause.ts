@@ -1,0 +1,297 @@
+import type { Scan } from '../language/item'
+import { isDash } from '../language/number'
+import type { Mention } from '../language/name'
+import type { Token } from '../language/token'
+import { roleOf } from '../recipe/role'
+import { ADVERBS, baseOf, IF, NOT, NOUN_VERBS, PARTICIPLES, UNTIL, VERB_CLASS, WHEN } from './lexicon'
+import { sentencesOf } from './sentence'
+
+/** A piece of a sentence with one verb, before it is known what it means; all places are tokens. */
+export interface Piece {
+  from: number
+  to: number
+  /** Base form; empty where the piece has none. */
+  verb: string
+  /** The token of the verb; -1 where it is inherited or absent. */
+  at: number
+  /** It takes the verb of the piece before ("then the milk"). */
+  elided: boolean
+  /** Tokens that tell how long, when or why not, and bring nothing into the bowl. */
+  until?: [number, number]
+  condition?: [number, number]
+  masked: ReadonlySet<number>
+  sentence: number
+  /** What a label before a colon names: "For the icing:". */
+  label?: string
+}
+
+const SEPARATORS = new Set([',', ';', ':', '(', '–', '—', '+', '&', '/', '→', '-', '.', '!', '?', '•'])
+const JOINTS = new Set(['and', 'then', 'or', 'but', 'plus'])
+/** What may stand behind a verb that could be a noun. */
+const OBJECTS = new Set(
+  `the a an it in into on onto over to your both all each two three four out up off down through this them half some together well until till for with again back everything any around
+  lightly gently slowly at evenly immediately completely thoroughly briefly once overnight uncovered covered loosely tightly my our its one gradually quickly aside between under along across about inside just very while hot cold halfway twice as`.split(/\s+/),
+)
+
+const isStop = (t: Token): boolean => SEPARATORS.has(t.text)
+
+/** Whether a verb can stand at token `i`: at a start, behind a separator or joint, past adverbs. */
+function atBoundary(t: readonly Token[], i: number, start: number): boolean {
+  let j = i - 1
+  while (j >= start && ADVERBS.has(t[j]!.word)) j--
+  if (j < start) return true
+  const before = t[j]!
+  if (isDash(before)) return before.from > (t[j - 1]?.to ?? 0) || before.text === '—'
+  return isStop(before) || JOINTS.has(before.word) || before.kind === 'mark' && !/["'’)\]]/.test(before.text) && before.text !== '%' && before.text !== '°'
+}
+
+function isVerb(t: readonly Token[], i: number, start: number, end: number, mentions: readonly Mention[]): { verb: string; gerund: boolean } | undefined {
+  const token = t[i]!
+  if (token.kind !== 'word') return undefined
+  // Passive: "are beaten", "is baked".
+  const base = baseOf(token.word)
+  const passive = PARTICIPLES[token.word]
+  if (passive && /^(?:is|are|was|were|be|been|being|gets?)$/.test(t[i - 1]?.word ?? '') && i - 1 >= start) return { verb: passive, gerund: false }
+  if (token.word === 'in' && /^(?:go|goes)$/.test(t[i + 1]?.word ?? '') && atBoundary(t, i, start)) return { verb: 'add', gerund: false }
+  if (/^(?:goes?|comes?)$/.test(token.word) && t[i + 1]?.word === 'in') return { verb: 'add', gerund: false }
+  if (!base) return undefined
+  if (base.form === 'third') return undefined
+  if (!atBoundary(t, i, start)) {
+    // "before turning out onto a rack" is a second thing to do.
+    if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|serve|spread|put|cool)$/.test(VERB_CLASS[base.verb]!)) return { verb: base.verb, gerund: true }
+    return undefined
+  }
+  const covered = mentions.some((m) => m.words.length > 1 && m.cover.includes(i))
+  if (covered && (base.form === 'gerund' || FOOD_VERBS.has(token.word) || !/^(?:whip|whisk|melt|grate)$/.test(token.word))) return undefined
+  if (base.form === 'gerund') {
+    // "adding the sugar" brings a line, "stirring well" is a manner.
+    let j = i + 1
+    while (j < end && !isStop(t[j]!)) j++
+    return mentions.some((m) => m.from > i && m.head < j) && t[i + 1]?.word !== 'powder' ? { verb: base.verb, gerund: true } : undefined
+  }
+  const next = i + 1 < end ? t[i + 1] : undefined
+  if (FOOD_VERBS.has(token.word)) {
+    // "Butter the tin", "cream butter and sugar"; in a list of things it is a thing.
+    const determined = next !== undefined && DETERMINERS.has(next.word)
+    const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
+    return determined || opens ? { verb: base.verb, gerund: false } : undefined
+  }
+  if (NOUN_VERBS.has(token.word) && next && /^(?:of|is|are|has|was|will|should|can|on the|in the)$/.test(next.word)) return undefined
+  return { verb: base.verb, gerund: false }
+}
+
+/** Foods that are verbs only with an object of their own. */
+const FOOD_VERBS = new Set(['cream', 'butter', 'flour', 'oil', 'ice', 'zest', 'juice', 'sugar', 'snow', 'rice', 'paper', 'colour', 'flavour', 'puree', 'crumble', 'glaze', 'spray', 'salt', 'finish'])
+const DETERMINERS = new Set(['the', 'a', 'an', 'it', 'your', 'my', 'two', 'three', 'both', 'all', 'each', 'well', 'lightly', 'them', 'this', 'these', 'one'])
+
+/** "In a second bowl beat the whites": the place may come first. */
+function behindPlace(t: readonly Token[], i: number, start: number, seen: number): string | undefined {
+  if (seen || !/^(?:in|using|with|into|over|on|to|from|for)$/.test(t[firstWord(t, start, i)]?.word ?? '') || FOOD_VERBS.has(t[i]!.word) || NOUN_VERBS.has(t[i]!.word)) return undefined
+  const cls = VERB_CLASS[t[i]!.word]
+  return cls && cls !== 'other' && i > start + 1 ? t[i]!.word : undefined
+}
+
+/** A word that nobody knows, used as a verb: "rain in the sugar", "swoop it on". */
+function unknownVerb(t: readonly Token[], i: number, start: number, end: number, mentions: readonly Mention[]): string | undefined {
+  const x = t[i]!
+  const next = i + 1 < end ? t[i + 1] : undefined
+  if (x.kind !== 'word' || !next || x.word.length < 3 || ADVERBS.has(x.word) || NOT_VERBS.has(x.word) || OBJECTS.has(x.word) || baseOf(x.word) || PARTICIPLES[x.word]) return undefined
+  if (mentions.some((m) => m.cover.includes(i)) || !atBoundary(t, i, start)) return undefined
+  if (next.word === 'in' && mentions.some((m) => m.from > i && m.from - i <= 4)) return 'add'
+  return /^(?:it|them)$/.test(next.word) ? 'do' : undefined
+}
+const NOT_VERBS = new Set('which who that where how why this these those there here what their his her its not all any each every some more most less few many much such same other another than with without within for from into onto over under about until till because since though although mixture batter dough cake cakes sponge bowl tin pan oven water time minutes minute hours'.split(' '))
+
+/** A label before a colon or dash: "For the icing:", "GLAZE:", "To make the syrup -". */
+function labelOf(t: readonly Token[], from: number, to: number, text: string): { label: string; after: number } | undefined {
+  for (let i = from; i < Math.min(to, from + 7); i++) {
+    if (t[i]!.kind === 'word' || t[i]!.text === '&' || t[i]!.text === '*') continue
+    if ((t[i]!.text === ':' || (/^[—–-]$/.test(t[i]!.text) && t[i]!.from > t[i - 1]!.to)) && i > from) {
+      const label = text.slice(t[from]!.from, t[i]!.from).trim()
+      return roleOf(label) || /^(?:for|to make)\b/i.test(label) ? { label, after: i + 1 } : { label: '', after: i + 1 }
+    }
+    break
+  }
+  // "For the icing beat …", "To make the syrup, …"
+  if (/^(?:for|to)$/.test(t[from]?.word ?? '')) {
+    let j = from + 1
+    if (t[j]?.word === 'make' || t[j]?.word === 'prepare') j++
+    if (/^(?:the|a)$/.test(t[j]?.word ?? '')) {
+      let k = j + 1
+      while (k < to && k < j + 5 && t[k]!.kind === 'word' && !baseOf(t[k]!.word)) k++
+      const label = text.slice(t[j]!.from, t[k - 1]!.to)
+      if (k > j + 1 && (roleOf(label) || t[k]?.text === ',')) return { label, after: t[k]?.text === ',' || t[k]?.text === ':' ? k + 1 : k }
+    }
+  }
+  return undefined
+}
+
+/**
+ * Takes a step apart into pieces with one verb each.
+ *
+ * Until, if, when and not open masks: no verb inside them acts. "If …, do …" is conditional to its end;
+ * "when …, do …" acts. Brackets hold no verbs.
+ */
+export function piecesOf(s: Scan): Piece[] {
+  const t = s.tokens
+  const out: Piece[] = []
+  let label: string | undefined
+  sentencesOf(t).forEach(([from, to], sentence) => {
+    const named = labelOf(t, from, to, s.text)
+    const start = named?.after ?? from
+    if (named?.label) label = named.label
+    out.push(...sentencePieces(s, from, start, to, sentence).map((p) => ({ ...p, ...(label && { label }) })))
+  })
+  return out
+}
+
+function sentencePieces(s: Scan, from: number, start: number, to: number, sentence: number): Piece[] {
+  const t = s.tokens
+  const masked = new Set<number>()
+  const untils: [number, number][] = []
+  const conditions: [number, number][] = []
+  const verbs: { at: number; verb: string }[] = []
+  let mask: 'until' | 'if' | 'when' | 'not' | undefined
+  let opened = start
+  const close = (end: number) => {
+    if (mask === 'until') untils.push([opened, end])
+    else if (mask) conditions.push([opened, end])
+    mask = undefined
+  }
+  for (let i = start; i < to; i++) {
+    const x = t[i]!
+    if (x.depth > 0) {
+      masked.add(i)
+      continue
+    }
+    const boundary = isStop(x)
+    if (mask) {
+      const verb = mask !== 'if' && i > opened + 1 ? isVerb(t, i, start, to, s.mentions) : undefined
+      const ends = boundary && ((mask === 'when' && x.text === ',' && opened === firstWord(t, start, opened)) || x.text === ';' || (mask === 'not' && x.text === '.'))
+      if (ends) close(i)
+      else if (verb && !(mask === 'not' && opened === firstWord(t, start, opened) && !/^[;]$/.test(previousMark(t, i, start)) && !/^(?:then|but)$/.test(t[i - 1]!.word)) && !/^or$/.test(t[i - 1]!.word)) {
+        close(i)
+        verbs.push({ at: i, verb: verb.verb })
+        continue
+      } else {
+        masked.add(i)
+        continue
+      }
+    }
+    const opens = opener(t, i, start)
+    if (opens) {
+      if (!(opens === 'when' && x.word === 'before' && isVerb(t, i + 1, start, to, s.mentions)?.gerund)) {
+        mask = opens
+        opened = i
+        masked.add(i)
+        continue
+      }
+    }
+    const verb = isVerb(t, i, start, to, s.mentions)?.verb ?? behindPlace(t, i, start, verbs.length) ?? unknownVerb(t, i, start, to, s.mentions)
+    if (verb) verbs.push({ at: i, verb })
+  }
+  close(to)
+  return assemblePieces(t, s.mentions, { from, start, to, sentence, masked, untils, conditions, verbs })
+}
+
+const firstWord = (t: readonly Token[], start: number, i: number): number => {
+  let j = start
+  while (j < i && (ADVERBS.has(t[j]!.word) || t[j]!.kind === 'mark')) j++
+  return j
+}
+const previousMark = (t: readonly Token[], i: number, start: number): string => {
+  let j = i - 1
+  while (j >= start && ADVERBS.has(t[j]!.word)) j--
+  return j >= start && t[j]!.kind === 'mark' ? t[j]!.text : ''
+}
+
+function opener(t: readonly Token[], i: number, start: number): 'until' | 'if' | 'when' | 'not' | undefined {
+  const w = t[i]!.word
+  const before = i > start ? t[i - 1]!.word : ''
+  if (UNTIL.has(w)) return 'until'
+  if (IF.has(w) && w !== 'should') return 'if'
+  if (w === 'should' && i === start) return 'if'
+  if (NOT.has(w) || (w === 'do' && t[i + 1]?.word === 'not') || (w === 'be' && t[i + 1]?.word === 'careful')) return w === 'careful' && before !== 'be' ? undefined : 'not'
+  if (w === 'so' && /^(?:that|it|the|they)$/.test(t[i + 1]?.word ?? '') && i > start) return 'until'
+  if (WHEN.has(w)) {
+    if (w === 'once' && /^(?:at)$/.test(before)) return undefined
+    if (w === 'as') return /^(?:soon|it|they|you|the)$/.test(t[i + 1]?.word ?? '') ? 'when' : undefined
+    if (w === 'after' || w === 'before') return i === start || t[i + 1]?.kind === 'word' ? 'when' : undefined
+    if (w === 'during') return 'when'
+    return 'when'
+  }
+  return undefined
+}
+
+/** A passive's things stand before it: "the yolks are worked in". */
+function begins(t: readonly Token[], at: number, before: number): number {
+  if (!/^(?:is|are|was|were|be|been|being)$/.test(t[at - 1]?.word ?? '')) return at
+  let j = at - 1
+  while (j > before + 1 && !isStop(t[j - 1]!) && !/^(?:then|but)$/.test(t[j - 1]!.word)) j--
+  return j
+}
+
+const FOLLOWERS = /^(?:then|finally|lastly|afterwards|next)$/
+
+interface Parts {
+  from: number
+  start: number
+  to: number
+  sentence: number
+  masked: ReadonlySet<number>
+  untils: [number, number][]
+  conditions: [number, number][]
+  verbs: { at: number; verb: string }[]
+}
+
+function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Parts): Piece[] {
+  const { from, start, to, sentence, masked, untils, conditions, verbs } = p
+  const within = (list: [number, number][], a: number, b: number) => list.find(([x]) => x >= a && x < b)
+  const piece = (a: number, b: number, verb: string, at: number, elided = false): Piece => {
+    const until = within(untils, a, b)
+    const condition = within(conditions, a, b)
+    return { from: a, to: b, verb, at, elided, masked, sentence, ...(until && { until }), ...(condition && { condition }) }
+  }
+  if (!verbs.length) return splitVerbless(t, from, to).map(([a, b]) => piece(a, b, '', -1))
+  const out: Piece[] = []
+  // What stands before the first verb belongs to it, unless it is a thing of its own ("Oven 180; bake …").
+  const lead = verbs[0]!.at
+  const cut = lead > start ? lastCut(t, start, lead) : start
+  if (cut > start && t.slice(start, cut).some((x, i) => !masked.has(start + i) && (x.kind === 'number' || mentions.some((m) => m.head === start + i)))) out.push(piece(from, cut, '', -1))
+  verbs.forEach(({ at, verb }, i) => {
+    const a = i === 0 ? (out.length ? out.at(-1)!.to : from) : begins(t, at, verbs[i - 1]!.at)
+    const b = verbs[i + 1] ? begins(t, verbs[i + 1]!.at, at) : to
+    // ", then the eggs", "and finally the cocoa": the same is done with something else.
+    const cuts: number[] = []
+    for (let j = at + 1; j < b; j++) {
+      if (masked.has(j)) continue
+      const follows = FOLLOWERS.test(t[j]!.word) && (isStop(t[j - 1]!) || JOINTS.has(t[j - 1]!.word))
+      if (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j)) cuts.push(j)
+      else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
+    }
+    const stops = [a, ...cuts, b]
+    stops.slice(0, -1).forEach((x, n) => {
+      const elided = n > 0 && FOLLOWERS.test(t[x]?.word ?? '')
+      out.push(piece(x, stops[n + 1]!, n === 0 || elided ? verb : '', n === 0 ? at : -1, elided))
+    })
+  })
+  return out
+}
+
+/** Where the words before a verb begin a new thought: behind the last semicolon or colon, or a full comma clause. */
+function lastCut(t: readonly Token[], start: number, lead: number): number {
+  for (let j = lead - 1; j > start; j--) if (/^[;:]$/.test(t[j]!.text) || (t[j]!.text === ',' && j > start + 1)) return j + 1
+  return start
+}
+
+function splitVerbless(t: readonly Token[], from: number, to: number): [number, number][] {
+  const out: [number, number][] = []
+  let a = from
+  for (let i = from; i < to; i++)
+    if (t[i]!.text === ';' && i + 1 < to) {
+      out.push([a, i + 1])
+      a = i + 1
+    }
+  out.push([a, to])
+  return out
+}

@@ -1,0 +1,283 @@
+import { celsiusOf, type Heat, type Size, type Time } from '../language/dial'
+import { scan, type Scan } from '../language/item'
+import type { Region } from '../measure/region'
+import type { Recipe } from '../recipe/recipe'
+import { bareHeats } from '../recipe/oven'
+import { actOf, classOf, placesIn, type Cues } from './act'
+import { piecesOf, type Piece } from './clause'
+import type { Act, Clause, GroupThing, LineThing, Method, Step, Thing } from './step'
+import { candidatesOf, groupsIn, lineKeys, MADE, type Candidate, type FoundGroup } from './thing'
+
+/** A piece with what may be meant by it. */
+interface Draft {
+  step: number
+  piece: Piece
+  scan: Scan
+  candidates: Candidate[]
+  groups: FoundGroup[]
+  /** Parts that its label or words name. */
+  cue: number | undefined
+  /** It starts with the heading's part until another is named. */
+  text: string
+  sign: string
+}
+
+const BEAM = 20
+/** A line that was not used yet is a little likelier, one that was used needs "the rest" or a share. */
+const UNUSED = 0.3
+const USED = -1.1
+const USED_AGAIN = 0.6
+/** Named, and a line of another part. */
+const ELSEWHERE = -1.5
+const NEXT_PART = -1.2
+const OTHER_PART = -2.2
+const CUED = 6
+
+interface State {
+  part: number
+  used: ReadonlyMap<string, number>
+  score: number
+  picks: readonly { part: number; lines: (readonly { part: number; line: number }[])[] }[]
+}
+
+const key = (part: number, line: number) => `${part}.${line}`
+
+/** The part that words name: by its name, or by the kind of thing it is. */
+function partNamed(words: string, recipe: Recipe): number | undefined {
+  const text = words.toLowerCase().replace(/^(?:for|to make) (?:the )?/, '').replace(/[^\p{L} ]/gu, ' ').trim()
+  if (!text) return undefined
+  const stems = text.split(/\s+/).map((w) => w.replace(/s$/, ''))
+  let best: { part: number; score: number } | undefined
+  recipe.parts.forEach((p, part) => {
+    const name = p.name.toLowerCase().split(/[^\p{L}]+/u).filter(Boolean).map((w) => w.replace(/s$/, ''))
+    const same = name.filter((w) => stems.includes(w) && w.length > 2).length
+    const role = p.role !== 'batter' && ROLE_WORDS[p.role]?.test(text) ? 0.6 : p.role === 'batter' && /\b(?:cake|sponge|batter|dough|loaf|muffin|cupcake)s?\b/.test(text) && !/cream|icing|frosting|syrup|glaze/.test(text) ? 0.5 : 0
+    const score = same / Math.max(1, name.length) + role
+    if (score > 0.3 && (!best || score > best.score)) best = { part, score }
+  })
+  return best?.part
+}
+const ROLE_WORDS: Partial<Record<string, RegExp>> = {
+  frosting: /\b(?:icing|frosting|buttercream|ganache|glaze|cream cheese|topping)\b/,
+  filling: /\b(?:filling|custard|pastry cream|cream|curd|compote|jam)\b/,
+  soak: /\b(?:syrup|drizzle|soak|sauce|milks?|sherbet)\b/,
+  topping: /\b(?:topping|streusel|crumbs?|crumble|decoration|meringue)\b/,
+  crust: /\b(?:base|crust|pastry|shell)\b/,
+}
+
+/** Words of a piece that the masks leave. */
+function unmasked(s: Scan, p: Piece): string {
+  return s.tokens
+    .slice(p.from, p.to)
+    .filter((t, i) => !p.masked.has(p.from + i) || t.depth > 0)
+    .map((t) => t.word)
+    .join(' ')
+}
+const wordsOf = (s: Scan, span: [number, number] | undefined): string =>
+  span
+    ? s.tokens
+        .slice(span[0], span[1])
+        .map((t) => t.word)
+        .join(' ')
+    : ''
+
+function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: string[] } {
+  const keys = lineKeys(recipe)
+  const drafts: Draft[] = []
+  recipe.method.forEach((text, step) => {
+    const s = scan(text, region)
+    let label: number | undefined
+    const section = recipe.sections?.findLast((x) => x.at <= step && !recipe.sections!.some((y) => y.at > x.at && y.at <= step))
+    const headed = section ? partNamed(section.title, recipe) : undefined
+    for (const piece of piecesOf(s)) {
+      if (piece.label) label = partNamed(piece.label, recipe)
+      const groups = groupsIn(s, piece)
+      const of = groups.map((g) => (g.of ? partNamed(g.of, recipe) : undefined)).find((x) => x !== undefined)
+      drafts.push({ step, piece, scan: s, candidates: candidatesOf(s, piece, keys), groups, cue: of ?? label ?? headed, text: unmasked(s, piece), sign: wordsOf(s, piece.until) })
+    }
+  })
+  return { drafts, texts: recipe.method }
+}
+
+/** The best row of parts and lines for the pieces: a beam over (part, lines used). */
+function link(drafts: readonly Draft[], recipe: Recipe): State {
+  const parts = recipe.parts.length
+  const first = Math.max(0, recipe.parts.findIndex((p) => p.role === 'batter'))
+  let beam: State[] = [{ part: first, used: new Map(), score: 0, picks: [] }]
+  for (const d of drafts) {
+    const next: State[] = []
+    for (const state of beam) {
+      const named = d.candidates.some((c) => c.lines.length)
+      for (let part = 0; part < Math.max(1, parts); part++) {
+        if (part !== state.part && !named && d.cue !== part) continue
+        let score = state.score
+        if (part !== state.part) score += part === state.part + 1 ? NEXT_PART : OTHER_PART
+        if (d.cue !== undefined) score += d.cue === part ? CUED : 0
+        let used: Map<string, number> | undefined
+        const lines = d.candidates.map((c) => {
+          const here = c.lines.filter((l) => l.part === part)
+          if (!here.length) {
+            if (c.lines.length && !c.target) score += ELSEWHERE
+            return []
+          }
+          const value = (l: { part: number; line: number; score: number }) => {
+            const before = used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0
+            return l.score + (before === 0 ? UNUSED : c.rest || c.share || before < 1 ? USED_AGAIN - 0.6 : c.target ? -0.2 : USED)
+          }
+          const sorted = [...here].sort((a, b) => value(b) - value(a))
+          const top = sorted[0]!
+          score += Math.max(-1, value(top))
+          used ??= new Map(state.used)
+          const picks = c.all ? here.filter((l) => l.score >= top.score - 0.2) : [top]
+          for (const l of picks) used.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
+          return picks.map((l) => ({ part: l.part, line: l.line }))
+        })
+        next.push({ part, used: used ?? state.used, score, picks: [...state.picks, { part, lines }] })
+      }
+    }
+    beam = next.sort((a, b) => b.score - a.score).slice(0, BEAM)
+  }
+  return beam[0]!
+}
+
+const TIN_LINE = /\b(?:tins?|pans?|greas\w*|dust\w*|mou?lds?|trays?|lining|flouring|towel)\b/i
+
+/**
+ * Reads a method: what is done, with which lines of which part, how long, how hot, until when.
+ *
+ * What is not understood stays word for word and is listed as unread.
+ */
+export function readMethod(recipe: Recipe, region: Region): Method {
+  const { drafts } = draftsOf(recipe, region)
+  const linked = link(drafts, recipe)
+  const steps: Step[] = recipe.method.map((text) => ({ text, clauses: [] }))
+  const unread: Method['unread'] = []
+  const used = new Map<string, number>()
+  let before: Act | undefined
+  const baked = new Set<number>()
+  let anyBaked = false
+  const filled = new Set<number>()
+  let foamed = false
+  let last: [number, number] | undefined
+  const readied = (part: number) => recipe.parts[part]?.role
+
+  drafts.forEach((d, n) => {
+    const { piece: p, scan: s } = d
+    const picks = linked.picks[n]!
+    const t = s.tokens
+    if (p.from >= p.to || !t[p.from]) return
+    const span = [t[p.from]!.from, t[p.to - 1]!.to] as const
+    const times = s.dials.filter((x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to && (!p.masked.has(x.from) || t[x.from]!.depth > 0))
+    const said = s.dials.filter((x): x is Heat => x.kind === 'heat')
+    const heats = (said.length ? said : bareHeats(t, s.dials)).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
+    const things = thingsOf(d, picks.lines, recipe, used)
+    const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
+    const role = readied(part)
+    const finishing = role === 'frosting' || role === 'filling' || role === 'topping' || role === 'soak'
+    const cues: Cues = {
+      verb: p.verb,
+      cls: classOf(p.verb),
+      text: d.text,
+      sign: d.sign,
+      ids: [...things.flatMap((x) => ('ingredient' in x ? [x.as === 'white' ? 'egg-white' : x.as === 'yolk' ? 'egg-yolk' : x.ingredient] : [])), ...d.candidates.flatMap((c) => (c.lines.length ? [] : [c.mention.id]))],
+      places: placesIn(d.text),
+      minutes: times[0]?.low ?? 0,
+      hasHeat: heats.length > 0,
+      group: d.groups.length > 0,
+      role,
+      before,
+      baked: anyBaked && (finishing || baked.has(part) || things.length === 0),
+      filled: filled.has(part) || filled.size > 0,
+      foamed,
+    }
+    const act = actOf(cues)
+    // What greases a tin is not the butter of the batter.
+    const kept = act === 'ready-tin' ? things.filter((x) => !('line' in x) || forTin(recipe, x)) : things
+    for (const x of kept) if ('line' in x) used.set(key(x.part, x.line), Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? 1))))
+    const time = times.length ? joinTimes(times) : undefined
+    const size = s.dials.find((x): x is Size => x.kind === 'size' && x.from >= p.from && x.from < p.to)
+    const clause: Clause = {
+      span,
+      act,
+      verb: p.verb,
+      part,
+      things: kept.length || !last || !MADE.test(d.text) ? kept : [madeThing(d, span, last)],
+      ...(time && { minutes: time }),
+      ...(heats.length > 0 && { oven: heats.map((h) => ({ celsius: celsiusOf(h, s.region ?? 'us'), fan: h.fan, span: [t[h.from]!.from, t[h.to - 1]!.to] as const })) }),
+      ...(size && { tin: [t[size.from]!.from, t[size.to - 1]!.to] as const }),
+      ...(p.until && { until: [t[p.until[0]]!.from, t[p.until[1] - 1]!.to] as const }),
+      ...(p.condition && { condition: [t[p.condition[0]]!.from, t[p.condition[1] - 1]!.to] as const }),
+      ...(/\b(?:optional(?:ly)?|if you like|if liked|if desired|if using)\b/i.test(s.text.slice(...span)) && { optional: true as const }),
+    }
+    // Only a condition or a warning: it belongs to the clause before.
+    if (!p.verb && p.condition && !time && !kept.length && act === 'other') {
+      const previous = steps[d.step]!.clauses.at(-1)
+      if (previous && !previous.condition) previous.condition = clause.condition!
+      else if (!previous) unread.push({ step: d.step, span })
+      return
+    }
+    // A time told in its own piece goes to the act before that lacks one.
+    if (!p.verb && time && act === 'other') {
+      const previous = steps[d.step]!.clauses.at(-1) ?? steps.slice(0, d.step).flatMap((x) => x.clauses).at(-1)
+      if (previous && !previous.minutes) {
+        previous.minutes = time
+        return
+      }
+    }
+    if (act === 'other' && !p.verb && !kept.length && !time) {
+      if (/\p{L}/u.test(s.text.slice(...span))) unread.push({ step: d.step, span })
+      return
+    }
+    steps[d.step]!.clauses.push(clause)
+    if (act === 'bake' || act === 'fry') {
+      anyBaked = true
+      for (const f of filled) baked.add(f)
+      baked.add(part)
+      filled.clear()
+    }
+    if (act === 'fill-tin') filled.add(part)
+    if (act === 'foam') foamed = true
+    if (act === 'bake') foamed = false
+    if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold'].includes(act) && kept.length) last = [d.step, steps[d.step]!.clauses.length - 1]
+    if (act !== 'other') before = act
+  })
+  return { steps, unread }
+}
+
+const joinTimes = (times: readonly Time[]): [number, number] => {
+  const longest = times.reduce((a, b) => (b.high > a.high * 3 && a.low < 2 ? b : a))
+  return [round(longest.low), round(longest.high)]
+}
+const round = (minutes: number) => Math.round(minutes * 100) / 100
+
+const forTin = (recipe: Recipe, x: LineThing): boolean => {
+  const l = recipe.parts[x.part]?.lines[x.line]
+  return l !== undefined && (TIN_LINE.test(l.text) || l.quantity === null || l.grams.best < 20) && !(l.grams.best > 60)
+}
+
+function madeThing(d: Draft, span: readonly [number, number], made: [number, number]): Thing {
+  const text = d.scan.text.slice(...span)
+  const m = MADE.exec(text.toLowerCase())!
+  return { span: [span[0] + m.index, span[0] + m.index + m[0].length], made }
+}
+
+function thingsOf(d: Draft, picks: readonly (readonly { part: number; line: number }[])[], recipe: Recipe, used: ReadonlyMap<string, number>): Thing[] {
+  const t = d.scan.tokens
+  const out: Thing[] = []
+  d.candidates.forEach((c, i) => {
+    const span = [t[c.mention.from]!.from, t[c.mention.to - 1]!.to] as const
+    for (const l of picks[i] ?? []) {
+      const line = recipe.parts[l.part]!.lines[l.line]!
+      const before = used.get(key(l.part, l.line)) ?? 0
+      // "into the eggs": what they have become.
+      if (before >= 1 && c.target && !c.rest) continue
+      const measure = d.scan.measures.find((m) => m.to <= c.mention.from && c.mention.from - m.to <= 3 && m.from >= d.piece.from && m.unit.kind === 'mass')
+      const share = c.share ?? (measure && line.grams.best > 0 && measure.low * (measure.unit.id === 'kg' ? 1000 : 1) < line.grams.best * 0.97 ? (measure.low * (measure.unit.id === 'kg' ? 1000 : 1)) / line.grams.best : undefined)
+      if (out.some((x) => 'line' in x && x.part === l.part && x.line === l.line)) continue
+      out.push({ span, part: l.part, line: l.line, ingredient: line.ingredient!, ...(share !== undefined && { share: Math.round(share * 100) / 100 }), ...(c.rest && { rest: true as const }), ...(c.as && line.ingredient === 'egg-whole' && { as: c.as }) })
+    }
+  })
+  for (const g of d.groups) out.push({ span: [g.from, g.to], group: g.group } satisfies GroupThing)
+  return out
+}
+

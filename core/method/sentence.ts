@@ -1,0 +1,20 @@
+import { ABBREVIATED } from '../language/item'
+import type { Token } from '../language/token'
+
+/** Tokens [from, to) of the sentences of a step; brackets are part of theirs. */
+export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
+  const out: [number, number][] = []
+  let from = 0
+  for (let i = 0; i < t.length; i++) {
+    if (!/^[.!?]$/.test(t[i]!.text) || t[i]!.depth > 0) continue
+    const next = t[i + 1]
+    if (next && next.from === t[i]!.to) continue
+    const before = t[i - 1]
+    const measured = t[i - 2]?.kind === 'number' || t[i - 2]?.kind === 'fraction'
+    if (next && t[i]!.text === '.' && before && ABBREVIATED.test(before.word) && (measured || before.word.length <= 1) && !/^\p{Lu}\p{Ll}/u.test(next.text)) continue
+    out.push([from, i + 1])
+    from = i + 1
+  }
+  if (from < t.length) out.push([from, t.length])
+  return out
+}

@@ -1,0 +1,193 @@
+import type { Scan } from '../language/item'
+import type { Mention } from '../language/name'
+import { tokenise, type Token } from '../language/token'
+import { ingredientOf } from '../pantry/pantry'
+import type { Recipe } from '../recipe/recipe'
+import type { Piece } from './clause'
+import type { Group } from './step'
+
+/** A mention of a step that may be a line of the recipe. */
+export interface Candidate {
+  mention: Mention
+  /** Best score by line; lines that cannot be meant are absent. */
+  lines: { part: number; line: number; score: number }[]
+  share?: number
+  rest?: true
+  as?: 'yolk' | 'white'
+  /** It stands behind "into" or "over": where something is put, if it was used before. */
+  target: boolean
+  /** Several lines at once: "the spices", "both flours". */
+  all: boolean
+}
+
+/** Bare words that name any line of their kind. */
+const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> = Object.assign(Object.create(null) as object, {
+  sugar: (id, kind) => kind === 'sugar' || id.startsWith('erythritol') || kind === 'sweetener',
+  sweetener: (_, kind) => kind === 'sweetener',
+  flour: (id, kind) => kind === 'flour' && /^flour|semolina/.test(id),
+  butter: (id) => /^butter-|plant-butter|margarine|spread|brown-butter|ghee/.test(id),
+  marg: (id) => /margarine|spread|butter/.test(id),
+  margarine: (id) => /margarine|spread|butter/.test(id),
+  fat: (_, kind) => kind === 'fat',
+  oil: (id) => id.startsWith('oil-'),
+  milk: (id) => /milk|buttermilk|kefir/.test(id) && !/condensed|evaporated|powder|coconut-milk/.test(id),
+  cream: (id) => /^cream-(?!cheese|of)|plant-cream|coconut-cream|whipped-topping|sour-cream|creme/.test(id),
+  cheese: (id) => /cheese|mascarpone|ricotta|quark/.test(id),
+  yogurt: (id) => /yogurt|kefir/.test(id),
+  curd: (id) => /yogurt|lemon-curd/.test(id),
+  chocolate: (id) => id.startsWith('chocolate'),
+  choc: (id) => id.startsWith('chocolate'),
+  cocoa: (id) => id.startsWith('cocoa'),
+  egg: (id) => id.startsWith('egg-') && !/replacer|liqueur/.test(id),
+  white: (id) => id === 'egg-white',
+  yolk: (id) => id === 'egg-yolk',
+  nut: (id, kind) => kind === 'nut' && !/coconut|seed/.test(id),
+  almond: (id) => /almond/.test(id) && !/milk|butter|extract/.test(id),
+  fruit: (_, kind) => kind === 'fruit',
+  berry: (id) => /berries|cherries/.test(id),
+  cherry: (id) => /cherr/.test(id),
+  syrup: (id, kind) => kind === 'syrup' || id === 'sugar-syrup',
+  honey: (id) => id === 'honey',
+  treacle: (id) => /molasses|treacle/.test(id),
+  spice: (id) => id === 'spice',
+  soda: (id) => id === 'baking-soda',
+  powder: (id) => id === 'baking-powder',
+  juice: (id) => /juice/.test(id),
+  zest: (id) => id === 'zest',
+  rind: (id) => id === 'zest',
+  starch: (_, kind) => kind === 'starch',
+  cornflour: (_, kind) => kind === 'starch',
+  jam: (id) => id === 'jam',
+  water: (id) => /water/.test(id) && !/flower|rose/.test(id),
+  coffee: (id) => id.startsWith('coffee'),
+  biscuit: (id) => /biscuit|cookie/.test(id),
+  cookie: (id) => /biscuit|cookie/.test(id),
+  mix: (id) => /^cake-mix|pudding-mix/.test(id),
+  box: (id) => /^cake-mix/.test(id),
+  coconut: (id) => /^coconut-(desiccated|sweetened)/.test(id),
+  date: (id) => /^date/.test(id),
+  raisin: (id) => id === 'dried-fruit',
+  oat: (id) => /oat/.test(id),
+  gelatine: (id) => id === 'gelatine',
+  essence: (id) => /extract|vanilla/.test(id),
+  extract: (id) => /extract|vanilla/.test(id),
+  salt: (id) => id === 'salt',
+  rum: (id) => id === 'spirit',
+  liqueur: (id) => /liqueur|spirit/.test(id),
+} satisfies Record<string, (id: string, kind: string) => boolean>) as Record<string, (id: string, kind: string) => boolean>
+
+interface LineKey {
+  part: number
+  line: number
+  id: string
+  kind: string
+  named: ReadonlySet<string>
+  words: ReadonlySet<string>
+  allowed: readonly string[]
+}
+
+/** What each line of a recipe may be called by. */
+export function lineKeys(recipe: Recipe): LineKey[] {
+  return recipe.parts.flatMap((p, part) =>
+    p.lines.flatMap((l, line) =>
+      l.ingredient
+        ? [
+            {
+              part,
+              line,
+              id: l.ingredient,
+              kind: ingredientOf(l.ingredient)?.kind ?? '',
+              named: new Set(tokenise(l.named ?? '').map((t) => t.stem)),
+              words: new Set(tokenise(l.text).flatMap((t) => (t.kind === 'word' ? [t.stem] : []))),
+              allowed: l.allowed ?? [],
+            },
+          ]
+        : [],
+    ),
+  )
+}
+
+/** How well a mention names a line; 0 where it does not. */
+function scoreOf(m: Mention, k: LineKey): number {
+  const extra = m.words.filter((w) => k.named.has(w)).length * 0.1
+  if (k.id === m.id) return 2.5 + extra
+  if (k.allowed.includes(m.id)) return 2.1
+  if (m.words.every((w) => k.named.has(w))) return 2.2 + extra
+  const generic = m.words.length === 1 ? GENERIC[m.words[0]!] : undefined
+  if (generic?.(k.id, k.kind)) return 1.6
+  if (m.words.length > 1 && m.words.every((w) => k.words.has(w))) return 1.7
+  // "the fudge chocolate", "golden sugar": the head is of the line's kind.
+  const head = GENERIC[m.words.at(-1)!]
+  if (m.words.length > 1 && head?.(k.id, k.kind) && ingredientOf(m.id)?.kind === k.kind && !/^(?:sugar-icing|flour-self-raising)$/.test(m.id)) return 0.9
+  return 0
+}
+
+const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(null) as object, { half: 0.5, third: 1 / 3, quarter: 0.25, thirds: 2 / 3, quarters: 0.75, most: 0.8, some: 0.3 }) as Record<string, number>
+const TARGETS = /^(?:into|over|onto|to|on|upon)$/
+
+function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { share?: number; rest?: true } {
+  const before = t.slice(Math.max(from, m.from - 5), m.from)
+  const at = before.findLastIndex((x) => x.kind === 'mark' && /^[,;:.]$/.test(x.text))
+  const words = before.slice(at + 1).map((x) => x.word)
+  if (words.some((w) => /^(?:remaining|rest|other|last|reserved|leftover|left)$/.test(w))) return { rest: true }
+  const sign = before.slice(at + 1).find((x) => x.kind === 'fraction')
+  if (sign && words.includes('of') && words.includes('the')) return { share: sign.value! }
+  const fraction = s.measures.find((x) => x.unit.id === 'piece' && x.low < 1 && x.to <= m.from && m.from - x.to <= 3 && x.from >= from)
+  if (fraction) return { share: fraction.low }
+  const word = words.find((w) => w in SHARES && (words.includes('the') || words.includes('of')))
+  return word ? { share: SHARES[word]! } : {}
+}
+
+/** The lines that the mentions of a piece may mean. */
+export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
+  const t = s.tokens
+  return s.mentions
+    .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
+    .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
+    .map((m): Candidate => {
+      const word = m.words.at(-1)!
+      const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
+      let lines = keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
+      // Yolks and whites of whole eggs that are separated.
+      if (as && !lines.length) lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
+      if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
+      const before = t[m.from - 1]?.word ?? ''
+      const target = TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? ''))
+      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit'].includes(word)
+      return { mention: m, lines, target, all: plural || before === 'both', ...shareOf(t, m, s, p.from), ...(as && { as }) }
+    })
+}
+
+const GROUPS: readonly (readonly [Group, RegExp])[] = [
+  ['rest', /\b(?:remaining|rest of (?:the )?|other|everything else|all other)(?: \w+)? (?:ingredients?|things|items)\b|\beverything else\b|\ball the rest\b|\bremaining ingredients?\b/],
+  ['dry', /\b(?:dry|dries) (?:ingredients?|ingred|mix|mixture|things|stuff|items|goods)\b|\bthe dry\b|\badd dry\b|\bdry to wet\b/],
+  ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b|\bto wet\b/],
+  ['all', /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b|\ball together\b|\b\w+ ingredients\b/],
+]
+
+export interface FoundGroup {
+  group: Group
+  from: number
+  to: number
+  /** "filling ingredients": the part that they are of. */
+  of?: string
+}
+
+/** Words for several lines at once in a piece. */
+export function groupsIn(s: Scan, p: Piece): FoundGroup[] {
+  const a = s.tokens[p.from]?.from ?? 0
+  const text = s.text.slice(a, s.tokens[p.to - 1]?.to ?? a).toLowerCase()
+  for (const [group, words] of GROUPS) {
+    const m = words.exec(text)
+    if (!m) continue
+    const from = a + m.index
+    const at = s.tokens.findIndex((x) => x.from >= from)
+    if (at >= 0 && p.masked.has(at) && s.tokens[at]!.depth === 0) continue
+    const of = /\b(?:all |the )*([a-z]+) ingredients\b/.exec(m[0])?.[1]
+    return [{ group, from, to: from + m[0].length, ...(of && !/^(?:dry|wet|all|the|other|remaining|of|liquid)$/.test(of) && { of }) }]
+  }
+  return []
+}
+
+/** Words for what was made before. */
+export const MADE = /\b(?:mixture|batter|dough|foam|paste|mass|sponge mix|cake mix(?:ture)?|it|them|mix|meringue|custard|ganache|glaze|icing|frosting|buttercream|syrup|filling|sauce|caramel|cream|drizzle|soak|topping|crumbs?|streusel)\b/
