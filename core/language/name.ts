@@ -178,6 +178,15 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
       for (let reach = REACH; f >= 0 && reach > 0; reach--, f--) {
         const x = t[f]!
         if (x.kind === 'mark' && !JOINING_MARKS.has(x.text)) break
+        // "the eggs. Whites …" ends a sentence; "conf. sugar" does not.
+        if (
+          x.text === '.' &&
+          f > 0 &&
+          /^\p{Lu}\p{Ll}/u.test(t[f + 1]?.text ?? '') &&
+          t[f - 1]!.kind === 'word' &&
+          headsOf(t[f - 1]!, index)
+        )
+          break
         if (x.kind === 'word' && STOPS.has(x.word) && x.stem !== name.words[k]) break
         if (skip.has(f)) break
         if (sameWord(x.stem, name.words[k]!)) {

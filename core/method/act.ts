@@ -37,10 +37,12 @@ const liquid = (c: Cues) => has(c, (id, kind) => kind === 'water' || /milk|juice
 const leavener = (c: Cues) => has(c, (_, kind) => kind === 'leavener')
 const says = (c: Cues, words: RegExp) => words.test(c.text)
 
-const AIRY = /\b(?:thick|peaks?|ribbon|foam\w*|frothy|doubled?|tripled?|triple|stiff|mousse|voluminous|volume|trail|billowy|mounds|fluffy|pale|light|white|creamy|hook|whitened?|airy|puffy|snow|shiny|glossy)\b/
+const AIRY =
+  /\b(?:thick|peaks?|ribbon|foam\w*|frothy|doubled?|tripled?|triple|stiff|mousse|voluminous|volume|trail|billowy|mounds|fluffy|pale|light|white|creamy|hook|whitened?|airy|puffy|snow|shiny|glossy)\b/
 const PEAKS = /\b(?:peaks?|stiff|snow|foam\w*|frothy|mounds|hook|glossy)\b/
 const PALE = /\b(?:pale|fluffy|creamy|light|white|airy|smooth|soft)\b/
-const TIN_TARGET = /\b(?:the |your |a |an |two |both |three |lined |greased |prepared |buttered )*(?:tins?|pans?|mou?lds?|trays?|cases|dish|springform|sheet|base|sides|paper|bundt|skillet|ring|form|cups|holes|plates?|basin|moulds)\b/
+const TIN_TARGET =
+  /\b(?:the |your |a |an |two |both |three |lined |greased |prepared |buttered )*(?:tins?|pans?|mou?lds?|trays?|cases|dish|springform|sheet|base|sides|paper|bundt|skillet|ring|form|cups|holes|plates?|basin|moulds)\b/
 const OVER = /\b(?:over|onto|on top|on to|on the|into the holes|over it|on it|around|on both|on each|on one|all over)\b/
 
 /** An act with the cues that speak for it; the first that holds decides, from the particular to the general. */
@@ -49,98 +51,461 @@ type Rule = readonly [act: Act, when: (c: Cues) => boolean]
 const RULES: readonly Rule[] = [
   // --- the oven
   ['heat-oven', (c) => c.verb === 'preheat' || /\bpre-?heat\b/.test(c.text)],
-  ['heat-oven', (c) => c.places.has('oven') && !/\b(?:put|place|return|slide|pop|into|in) (?:the |it |them |a |your )*(?:hot |preheated |warm )?(?:oven|owen)\b/.test(c.text) && /^(?:heat|set|turn|light|switch|put|have|reduce|lower|drop|raise|adjust|warm|bring|start|increase|get|)$/.test(c.verb) && (c.minutes === 0 || /\b(?:down|up|reduce|lower|turn)\b/.test(c.text)) && !/\b(?:off|out of)\b/.test(c.text) && (c.hasHeat || /\boven (?:on|to|at)\b|heat (?:the |your )?oven|oven hot|hot oven|moderate|oven should/.test(c.text))],
-  ['heat-oven', (c) => c.hasHeat && c.minutes === 0 && /^(?:reduce|lower|turn|raise|increase|drop|heat|set)$/.test(c.verb) && !/\b(?:syrup|milk|thermometer|sugar)\b/.test(c.text) && c.ids.length === 0],
+  [
+    'heat-oven',
+    (c) =>
+      c.places.has('oven') &&
+      !/\b(?:put|place|return|slide|pop|into|in) (?:the |it |them |a |your )*(?:hot |preheated |warm )?(?:oven|owen)\b/.test(c.text) &&
+      /^(?:heat|set|turn|light|switch|put|have|reduce|lower|drop|raise|adjust|warm|bring|start|increase|get|)$/.test(c.verb) &&
+      (c.minutes === 0 || /\b(?:down|up|reduce|lower|turn)\b/.test(c.text)) &&
+      !/\b(?:off|out of)\b/.test(c.text) &&
+      (c.hasHeat || /\boven (?:on|to|at)\b|heat (?:the |your )?oven|oven hot|hot oven|moderate|oven should/.test(c.text)),
+  ],
+  [
+    'heat-oven',
+    (c) =>
+      c.hasHeat &&
+      c.minutes === 0 &&
+      /^(?:reduce|lower|turn|raise|increase|drop|heat|set)$/.test(c.verb) &&
+      !/\b(?:syrup|milk|thermometer|sugar)\b/.test(c.text) &&
+      c.ids.length === 0,
+  ],
   ['heat-oven', (c) => c.verb === '' && c.hasHeat && c.minutes === 0 && c.ids.length === 0 && !says(c, /\binto\b|\btin\b.*\bbake\b/)],
   // --- the tin
-  ['ready-tin', (c) => c.cls === 'grease' && TIN_TARGET.test(c.text) && !says(c, /\b(?:pastry|dough|crumb mixture|sponge|biscuits?|phyllo|filo)\b/)],
-  ['ready-tin', (c) => c.cls === 'grease' && c.ids.every((id) => /butter|oil|flour|cocoa|margarine|shortening|breadcrumbs|sugar/.test(id)) && !c.baked && says(c, /\b(?:paper|parchment|it|them|sides|bottom|well|moulds?)\b/) && c.verb !== 'cream'],
-  ['ready-tin', (c) => /^(?:dust|brush|sprinkle|cover|coat|set|have|get)$/.test(c.verb) && TIN_TARGET.test(c.text) && !c.baked && !c.filled && !says(c, /\b(?:pour|batter|mixture|crumbs? over|over the batter)\b/) && says(c, /\b(?:tins?|pans?|mou?lds?|cases|trays?)\b/) && !c.hasHeat && (c.cls !== 'other' || says(c, /greas|lined|line|butter|ready|out/))],
-  ['ready-tin', (c) => /^(?:put|set|fit|place|shake|have|arrange|drop)$/.test(c.verb) && says(c, /\b(?:paper )?(?:cases|liners|papers|breadcrumbs?)\b/) && says(c, /\b(?:tins?|pans?|mou?lds?|tray|round|in it)\b/) && !c.filled && !c.baked && !c.ids.some((id) => !/breadcrumbs|flour|sugar/.test(id))],
-  ['ready-tin', (c) => c.verb === '' && says(c, /\b(?:greased|lined|buttered|floured|ungreased|line)\b/) && TIN_TARGET.test(c.text) && c.minutes === 0 && !says(c, /\b(?:into|in the|in a|pour)\b/)],
+  [
+    'ready-tin',
+    (c) => c.cls === 'grease' && TIN_TARGET.test(c.text) && !says(c, /\b(?:pastry|dough|crumb mixture|sponge|biscuits?|phyllo|filo)\b/),
+  ],
+  [
+    'ready-tin',
+    (c) =>
+      c.cls === 'grease' &&
+      c.ids.every((id) => /butter|oil|flour|cocoa|margarine|shortening|breadcrumbs|sugar/.test(id)) &&
+      !c.baked &&
+      says(c, /\b(?:paper|parchment|it|them|sides|bottom|well|moulds?)\b/) &&
+      c.verb !== 'cream',
+  ],
+  [
+    'ready-tin',
+    (c) =>
+      /^(?:dust|brush|sprinkle|cover|coat|set|have|get)$/.test(c.verb) &&
+      TIN_TARGET.test(c.text) &&
+      !c.baked &&
+      !c.filled &&
+      !says(c, /\b(?:pour|batter|mixture|crumbs? over|over the batter)\b/) &&
+      says(c, /\b(?:tins?|pans?|mou?lds?|cases|trays?)\b/) &&
+      !c.hasHeat &&
+      (c.cls !== 'other' || says(c, /greas|lined|line|butter|ready|out/)),
+  ],
+  [
+    'ready-tin',
+    (c) =>
+      /^(?:put|set|fit|place|shake|have|arrange|drop)$/.test(c.verb) &&
+      says(c, /\b(?:paper )?(?:cases|liners|papers|breadcrumbs?)\b/) &&
+      says(c, /\b(?:tins?|pans?|mou?lds?|tray|round|in it)\b/) &&
+      !c.filled &&
+      !c.baked &&
+      !c.ids.some((id) => !/breadcrumbs|flour|sugar/.test(id)),
+  ],
+  [
+    'ready-tin',
+    (c) =>
+      c.verb === '' &&
+      says(c, /\b(?:greased|lined|buttered|floured|ungreased|line)\b/) &&
+      TIN_TARGET.test(c.text) &&
+      c.minutes === 0 &&
+      !says(c, /\b(?:into|in the|in a|pour)\b/),
+  ],
   ['fill-tin', (c) => c.verb === 'line' && says(c, /\b(?:pastry|dough|sponge|biscuits?|phyllo|filo)\b/)],
   // --- heat on the hob
   ['melt', (c) => c.cls === 'wait' && fat(c) && says(c, /\b(?:foam|brown|nutty|sizzle|melt)\b/)],
   ['other', (c) => c.cls === 'heat' && c.ids.length > 0 && c.ids.every((id) => id.startsWith('oil'))],
   ['simmer', (c) => c.cls === 'wait' && says(c, /\b(?:bubble|boil|simmer)\b/)],
   ['melt', (c) => c.cls === 'melt' && !(c.verb === 'brown' && !fat(c))],
-  ['melt', (c) => chocolate(c) && /^(?:heat|warm|microwave|put|pour|place|bring|stir|leave)$/.test(c.verb) && (c.places.has('hob') || whipping(c)) && !c.places.has('oven')],
+  [
+    'melt',
+    (c) =>
+      chocolate(c) &&
+      /^(?:heat|warm|microwave|put|pour|place|bring|stir|leave)$/.test(c.verb) &&
+      (c.places.has('hob') || whipping(c)) &&
+      !c.places.has('oven'),
+  ],
   ['melt', (c) => (fat(c) || chocolate(c)) && /^(?:heat|warm|microwave)$/.test(c.verb) && !liquid(c)],
-  ['fry', (c) => c.cls === 'fry' || (/^(?:cook|make|bake|pour)$/.test(c.verb) && says(c, /\b(?:pancakes?|cr[eê]pes?|sheets|each side|frying pan|crepe pan|crêpe pan|griddle)\b/) && !c.places.has('oven') && !says(c, /\bbatter\b/))],
+  [
+    'fry',
+    (c) =>
+      c.cls === 'fry' ||
+      (/^(?:cook|make|bake|pour)$/.test(c.verb) &&
+        says(c, /\b(?:pancakes?|cr[eê]pes?|sheets|each side|frying pan|crepe pan|crêpe pan|griddle)\b/) &&
+        !c.places.has('oven') &&
+        !says(c, /\bbatter\b/)),
+  ],
   ['infuse', (c) => c.cls === 'infuse' || says(c, /\bsteep|\binfus/)],
-  ['simmer', (c) => c.cls === 'boil' && !says(c, /room temp/) && !(c.verb === 'bring' && says(c, /\b(?:together|out|dough)\b/) && !says(c, /\bboil|simmer\b/)) && !(c.verb === 'reduce' && c.hasHeat)],
+  [
+    'simmer',
+    (c) =>
+      c.cls === 'boil' &&
+      !says(c, /room temp/) &&
+      !(c.verb === 'bring' && says(c, /\b(?:together|out|dough)\b/) && !says(c, /\bboil|simmer\b/)) &&
+      !(c.verb === 'reduce' && c.hasHeat),
+  ],
   ['simmer', (c) => c.cls === 'heat' && !c.places.has('oven') && !c.hasHeat],
-  ['simmer', (c) => /^(?:cook|stir|whisk|heat|put|return|place|set|return)$/.test(c.verb) && says(c, /\b(?:over (?:a )?(?:low|medium|high|gentle|moderate|medium-low|medium-high|the)? ?-?(?:heat|flame|fire)|back (?:in|to|on|into) the (?:pan|heat|pot|fire)|on (?:a )?(?:low|medium|the) (?:heat|flame|fire|stove|hob)|to the pan|to the pot|in a (?:sauce)?pan|in a (?:heavy )?pot|on the stove)\b/) && !c.places.has('oven') && !says(c, /\blid\b.*\bflame\b/) && !c.filled],
-  ['simmer', (c) => c.verb === 'cook' && (/\b(?:thick\w*|coats|bubbl\w*|boil\w*)\b/.test(`${c.text} ${c.sign}`) || /\bstirring\b/.test(c.text)) && !c.places.has('oven') && !c.filled],
+  [
+    'simmer',
+    (c) =>
+      /^(?:cook|stir|whisk|heat|put|return|place|set|return)$/.test(c.verb) &&
+      says(
+        c,
+        /\b(?:over (?:a )?(?:low|medium|high|gentle|moderate|medium-low|medium-high|the)? ?-?(?:heat|flame|fire)|back (?:in|to|on|into) the (?:pan|heat|pot|fire)|on (?:a )?(?:low|medium|the) (?:heat|flame|fire|stove|hob)|to the pan|to the pot|in a (?:sauce)?pan|in a (?:heavy )?pot|on the stove)\b/,
+      ) &&
+      !c.places.has('oven') &&
+      !says(c, /\blid\b.*\bflame\b/) &&
+      !c.filled,
+  ],
+  [
+    'simmer',
+    (c) =>
+      c.verb === 'cook' &&
+      (/\b(?:thick\w*|coats|bubbl\w*|boil\w*)\b/.test(`${c.text} ${c.sign}`) || /\bstirring\b/.test(c.text)) &&
+      !c.places.has('oven') &&
+      !c.filled,
+  ],
   // --- baking
   ['bake', (c) => c.verb === 'bake' && !/\bbake (?:it )?(?:off|beans)\b/.test(c.text)],
-  ['bake', (c) => c.cls === 'cook' && !c.baked && (c.minutes > 0 || c.places.has('oven') || c.hasHeat || c.filled) && !(c.verb === 'toast' || (c.verb === 'microwave' && c.ids.length > 0 && c.minutes < 1))],
+  [
+    'bake',
+    (c) =>
+      c.cls === 'cook' &&
+      !c.baked &&
+      (c.minutes > 0 || c.places.has('oven') || c.hasHeat || c.filled) &&
+      !(c.verb === 'toast' || (c.verb === 'microwave' && c.ids.length > 0 && c.minutes < 1)),
+  ],
   ['bake', (c) => c.cls === 'cook' && c.places.has('oven')],
-  ['bake', (c) => (c.cls === 'put' || c.cls === 'wait' || c.cls === 'other' || c.cls === 'mix') && /\b(?:in|into|to|back in|back into|inside)\b/.test(c.text) && c.places.has('oven') && !says(c, /\b(?:open|ajar|turned off|switched off|off oven|cooling oven|hot water|tray of|out of|from the)\b/) && !/^(?:remove|have|get|do|test|check)$/.test(c.verb)],
-  ['bake', (c) => c.minutes >= 5 && c.filled && !c.baked && (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'other') && (c.hasHeat || says(c, /\b(?:oven|flame|lid|cooker|degrees|gas|coals?|charcoal)\b/) || (c.verb === '' && !says(c, /\b(?:rest|fridge|cool|chill|stand)\b/)))],
-  ['bake', (c) => c.minutes > 0 && c.hasHeat && (c.verb === '' || c.cls === 'wait' || /^(?:give|lower|reduce|turn|raise|increase|continue)$/.test(c.verb))],
-  ['bake', (c) => c.minutes > 0 && (c.before === 'bake' || (c.baked && /\b(?:back in|back into|oven)\b/.test(c.text)) || (c.before === 'unmould' && !says(c, /rack/))) && /\b(?:more|another|further|longer)\b/.test(c.text) && !says(c, /\bcool|rack|stand\b/)],
+  [
+    'bake',
+    (c) =>
+      (c.cls === 'put' || c.cls === 'wait' || c.cls === 'other' || c.cls === 'mix') &&
+      /\b(?:in|into|to|back in|back into|inside)\b/.test(c.text) &&
+      c.places.has('oven') &&
+      !says(c, /\b(?:open|ajar|turned off|switched off|off oven|cooling oven|hot water|tray of|out of|from the)\b/) &&
+      !/^(?:remove|have|get|do|test|check)$/.test(c.verb),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.minutes >= 5 &&
+      c.filled &&
+      !c.baked &&
+      (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'other' || c.verb === 'cover') &&
+      (c.hasHeat ||
+        says(c, /\b(?:low heat|slow heat|medium heat|oven|flame|lid|cooker|degrees|gas|coals?|charcoal)\b/) ||
+        (c.verb === '' && !says(c, /\b(?:rest|fridge|cool|chill|stand)\b/))),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.minutes > 0 &&
+      c.hasHeat &&
+      (c.verb === '' || c.cls === 'wait' || /^(?:give|lower|reduce|turn|raise|increase|continue)$/.test(c.verb)),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.minutes > 0 &&
+      (c.before === 'bake' || (c.baked && /\b(?:back in|back into|oven)\b/.test(c.text)) || (c.before === 'unmould' && !says(c, /rack/))) &&
+      /\b(?:more|another|further|longer)\b/.test(c.text) &&
+      !says(c, /\bcool|rack|stand\b/),
+  ],
   // --- cold
-  ['freeze', (c) => c.cls === 'freeze' || (c.places.has('freezer') && (c.cls === 'put' || c.cls === 'wait' || c.cls === 'chill' || c.cls === 'cool'))],
-  ['chill', (c) => c.cls === 'chill' || (c.places.has('fridge') && c.cls !== 'unmould' && !/\b(?:from|out of)\b.{0,12}\b(?:fridge|refrigerator)\b/.test(c.text))],
+  [
+    'freeze',
+    (c) =>
+      c.cls === 'freeze' || (c.places.has('freezer') && (c.cls === 'put' || c.cls === 'wait' || c.cls === 'chill' || c.cls === 'cool')),
+  ],
+  [
+    'chill',
+    (c) =>
+      c.cls === 'chill' ||
+      (c.places.has('fridge') && c.cls !== 'unmould' && !/\b(?:from|out of)\b.{0,12}\b(?:fridge|refrigerator)\b/.test(c.text)),
+  ],
   // --- after the bake
-  ['poke', (c) => c.cls === 'poke' || /\b(?:prick|holes (?:all over|in|with))\b/.test(c.text) && c.cls !== 'soak' && !/\bpour\b/.test(c.text)],
-  ['hollow', (c) => c.cls === 'hollow' || (/^(?:scoop|cut|make|dig|remove|press|take)$/.test(c.verb) && says(c, /\b(?:hollows?|wells?|centres?|centers?|cone|middle out|cavity)\b/) && (c.baked || says(c, /\bcup-?cakes?|each cake|muffins?\b/)))],
+  [
+    'poke',
+    (c) => c.cls === 'poke' || (/\b(?:prick|holes (?:all over|in|with))\b/.test(c.text) && c.cls !== 'soak' && !/\bpour\b/.test(c.text)),
+  ],
+  [
+    'hollow',
+    (c) =>
+      c.cls === 'hollow' ||
+      (/^(?:scoop|cut|make|dig|remove|press|take)$/.test(c.verb) &&
+        says(c, /\b(?:hollows?|wells?|centres?|centers?|cone|middle out|cavity)\b/) &&
+        (c.baked || says(c, /\bcup-?cakes?|each cake|muffins?\b/))),
+  ],
   ['roll', (c) => c.cls === 'roll' && c.verb !== 'coat'],
   ['pipe', (c) => c.cls === 'pipe' || says(c, /\bpiping bag\b/)],
   ['soften', (c) => c.verb === 'soak' && has(c, (id) => /gelatine|agar/.test(id))],
   ['soak', (c) => c.verb === 'soak' || c.verb === 'drench' || c.verb === 'imbibe' || c.verb === 'moisten' || c.verb === 'feed'],
-  ['soak', (c) => c.baked && /^(?:pour|spoon|brush|drizzle|ladle|sprinkle|put|spread|add)$/.test(c.verb) && (c.role === 'soak' || says(c, /\b(?:syrup|soak|milks?|sherbet|into the holes|over the (?:hot|warm) cake|drizzle)\b/)) && (OVER.test(c.text) || c.places.has('cake'))],
-  ['unmould', (c) => c.cls === 'unmould' && !/\b(?:from (?:the )?(?:heat|fire|stove|oven|flame|fridge|freezer)|off (?:the )?(?:heat|fire)|foil|film|skin|seeds|pan from)\b/.test(c.text) && !(/^(?:remove|lift|free|unwrap)$/.test(c.verb) && says(c, /\b(?:paper|cloth)\b/)) && !(c.verb === 'lift' && !c.baked) && !(c.verb === 'remove' && !c.baked) && !(c.verb === 'peel') && !says(c, /\b(?:the pan|the tin|pan) (?:upside|over)\b/)],
-  ['unmould', (c) => /^(?:turn|tip|take|slide|ease|pop|flip|ease|put|set|get|run|transfer|move|invert)$/.test(c.verb) && says(c, /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ )*(?:out )?(?:onto|on to)|turn out|tip out|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/) && !says(c, /\b(?:into|pan upside|tin upside|pan over a bottle)\b/) && (c.baked || says(c, /\b(?:turn out|rack)\b/)) && !/^run$/.test(c.verb)],
+  [
+    'soak',
+    (c) =>
+      c.baked &&
+      /^(?:pour|spoon|brush|drizzle|ladle|sprinkle|put|spread|add)$/.test(c.verb) &&
+      (c.role === 'soak' || says(c, /\b(?:syrup|soak|milks?|sherbet|into the holes|over the (?:hot|warm) cake|drizzle)\b/)) &&
+      (OVER.test(c.text) || c.places.has('cake')),
+  ],
+  [
+    'unmould',
+    (c) =>
+      c.cls === 'unmould' &&
+      !/\b(?:from (?:the )?(?:heat|fire|stove|oven|flame|fridge|freezer)|off (?:the )?(?:heat|fire)|foil|film|skin|seeds|pan from)\b/.test(
+        c.text,
+      ) &&
+      !(/^(?:remove|lift|free|unwrap)$/.test(c.verb) && says(c, /\b(?:paper|cloth)\b/)) &&
+      !(c.verb === 'lift' && !c.baked) &&
+      !(c.verb === 'remove' && !c.baked) &&
+      !(c.verb === 'peel') &&
+      !says(c, /\b(?:the pan|the tin|pan) (?:upside|over)\b/),
+  ],
+  [
+    'unmould',
+    (c) =>
+      /^(?:turn|tip|take|slide|ease|pop|flip|ease|put|set|get|run|transfer|move|invert)$/.test(c.verb) &&
+      says(
+        c,
+        /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ )*(?:out )?(?:onto|on to)|turn out|tip out|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/,
+      ) &&
+      !says(c, /\b(?:into|pan upside|tin upside|pan over a bottle)\b/) &&
+      (c.baked || says(c, /\b(?:turn out|rack)\b/)) &&
+      !/^run$/.test(c.verb),
+  ],
   ['cool', (c) => c.cls === 'cool'],
-  ['cool', (c) => says(c, /\b(?:cools?|cooling|cold|lukewarm|tepid|cooled)\b/) && (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'unmould') && !says(c, /\bcold (?:water|milk|butter|cakes?|cream|layers?)\b/) && !c.places.has('fridge')],
+  [
+    'cool',
+    (c) =>
+      says(c, /\b(?:cools?|cooling|cold|lukewarm|tepid|cooled)\b/) &&
+      (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'unmould') &&
+      !says(c, /\bcold (?:water|milk|butter|cakes?|cream|layers?)\b/) &&
+      !c.places.has('fridge'),
+  ],
   ['cool', (c) => /\b(?:cold|cool|cools|cooled|completely)\b/.test(c.sign) && (c.cls === 'wait' || c.cls === 'put')],
-  ['cool', (c) => c.baked && (c.cls === 'wait' || c.cls === 'put' || c.verb === '') && (c.places.has('rack') || (c.places.has('tin') && c.minutes > 0) || (c.minutes > 0 && c.before === 'bake' && c.minutes <= 30 && c.cls === 'wait'))],
+  [
+    'cool',
+    (c) =>
+      c.baked &&
+      (c.cls === 'wait' || c.cls === 'put' || c.verb === '') &&
+      (c.places.has('rack') ||
+        (c.places.has('tin') && c.minutes > 0) ||
+        (c.minutes > 0 && c.before === 'bake' && c.minutes <= 30 && c.cls === 'wait')),
+  ],
   ['cool', (c) => c.verb === 'hang' || says(c, /\bupside down (?:on|over) a bottle|pan upside down|over a bottle/)],
-  ['cut', (c) => (c.cls === 'cut' || (c.cls === 'divide' && c.baked)) && !(c.verb === 'cut' && says(c, /\bcut (?:in|the butter|butter|in the)\b/) && fat(c)) && !(c.verb === 'slice' && !c.baked && c.ids.length > 0 && !c.foamed) && (c.baked || c.ids.length === 0 || says(c, /\bsquares|portions|layers|pieces\b/))],
-  ['mix', (c) => /^(?:drop|tip|put|add|throw)$/.test(c.verb) && /^\w+ in\b/.test(c.text) && /^(?:simmer|melt|mix|foam|cream|infuse)$/.test(c.before ?? '') && !OVER.test(c.text)],
-  ['decorate', (c) => c.cls === 'scatter' && (c.baked || !c.filled) && !says(c, /\b(?:bowl|into the (?:mixture|batter)|over the (?:mixture|batter|whites|eggs|egg))\b/) && (c.baked || c.role === 'topping' || c.role === 'frosting' || c.role === 'filling' || says(c, /\bserv/) || c.verb === 'decorate') && c.verb !== 'sprinkle' || (c.verb === 'sprinkle' && c.baked)],
+  [
+    'cut',
+    (c) =>
+      (c.cls === 'cut' || (c.cls === 'divide' && c.baked)) &&
+      !(c.verb === 'cut' && says(c, /\bcut (?:in|the butter|butter|in the)\b/) && fat(c)) &&
+      !(c.verb === 'slice' && !c.baked && c.ids.length > 0 && !c.foamed) &&
+      (c.baked || c.ids.length === 0 || says(c, /\bsquares|portions|layers|pieces\b/)),
+  ],
+  [
+    'mix',
+    (c) =>
+      /^(?:drop|tip|put|add|throw)$/.test(c.verb) &&
+      /^\w+ in\b/.test(c.text) &&
+      /^(?:simmer|melt|mix|foam|cream|infuse)$/.test(c.before ?? '') &&
+      !OVER.test(c.text),
+  ],
+  [
+    'decorate',
+    (c) =>
+      (c.cls === 'scatter' &&
+        (c.baked || !c.filled) &&
+        !says(c, /\b(?:bowl|into the (?:mixture|batter)|over the (?:mixture|batter|whites|eggs|egg))\b/) &&
+        (c.baked || c.role === 'topping' || c.role === 'frosting' || c.role === 'filling' || says(c, /\bserv/) || c.verb === 'decorate') &&
+        c.verb !== 'sprinkle') ||
+      (c.verb === 'sprinkle' && c.baked),
+  ],
   ['fill-tin', (c) => c.cls === 'scatter' && !c.baked && (c.filled || TIN_TARGET.test(c.text)) && !says(c, /\b(?:towel|cloth)\b/)],
-  ['spread', (c) => c.cls === 'spread' && (c.baked || c.role === 'frosting' || c.role === 'filling' || c.role === 'topping') && !says(c, /\b(?:foil|lid|cling|film|wrap|cloth|towel)\b/)],
-  ['spread', (c) => (c.cls === 'put' || c.verb === 'sandwich' || c.cls === 'other') && (c.baked || c.before === 'spread' || c.before === 'cut') && /^(?:fill|put|spoon|pile|pour|place|press|swirl|lay|smooth|top|sandwich|use)$/.test(c.verb) && (c.role === 'frosting' || c.role === 'filling' || c.role === 'topping' || says(c, /\b(?:jam|cream|icing|frosting|ganache|glaze|buttercream|filling|caramel|curd|custard|compote)\b/)) && (OVER.test(c.text) || c.places.has('cake') || c.verb === 'fill' || says(c, /\b(?:together|between|with)\b/))],
+  [
+    'spread',
+    (c) =>
+      c.cls === 'spread' &&
+      (c.baked || c.role === 'frosting' || c.role === 'filling' || c.role === 'topping') &&
+      !says(c, /\b(?:foil|lid|cling|film|wrap|cloth|towel)\b/),
+  ],
+  [
+    'spread',
+    (c) =>
+      (c.cls === 'put' || c.verb === 'sandwich' || c.cls === 'other') &&
+      (c.baked || c.before === 'spread' || c.before === 'cut') &&
+      /^(?:fill|put|spoon|pile|pour|place|press|swirl|lay|smooth|top|sandwich|use)$/.test(c.verb) &&
+      (c.role === 'frosting' ||
+        c.role === 'filling' ||
+        c.role === 'topping' ||
+        says(c, /\b(?:jam|cream|icing|frosting|ganache|glaze|buttercream|filling|caramel|curd|custard|compote)\b/)) &&
+      (OVER.test(c.text) || c.places.has('cake') || c.verb === 'fill' || says(c, /\b(?:together|between|with)\b/)),
+  ],
   // --- mixing
-  ['rub-in', (c) => c.cls === 'rub' || (flour(c) && fat(c) && /\b(?:crumb\w*|sandy|breadcrumbs|meal|pea-?size\w*)\b/.test(`${c.text} ${c.sign}`) && c.cls !== 'scatter') || (c.verb === 'cut' && (fat(c) || says(c, /\bpastry (?:blender|cutter)|cut in\b/)))],
-  ['strain', (c) => c.cls === 'strain' && !(c.verb === 'sieve' && (flour(c) || c.group || leavener(c) || has(c, (_, kind) => kind === 'cocoa' || kind === 'sugar'))) && c.verb !== 'drain' || (/^(?:pass|rub|push|press|pour)$/.test(c.verb) && says(c, /\bsieve|strainer|muslin\b/) && !flour(c))],
+  [
+    'rub-in',
+    (c) =>
+      c.cls === 'rub' ||
+      (flour(c) && fat(c) && /\b(?:crumb\w*|sandy|breadcrumbs|meal|pea-?size\w*)\b/.test(`${c.text} ${c.sign}`) && c.cls !== 'scatter') ||
+      (c.verb === 'cut' && (fat(c) || says(c, /\bpastry (?:blender|cutter)|cut in\b/))),
+  ],
+  [
+    'strain',
+    (c) =>
+      (c.cls === 'strain' &&
+        !(c.verb === 'sieve' && (flour(c) || c.group || leavener(c) || has(c, (_, kind) => kind === 'cocoa' || kind === 'sugar'))) &&
+        c.verb !== 'drain') ||
+      (/^(?:pass|rub|push|press|pour)$/.test(c.verb) && says(c, /\bsieve|strainer|muslin\b/) && !flour(c)),
+  ],
   ['soften', (c) => c.cls === 'soften' || says(c, /\b(?:to (?:reach |come to )?room temp\w*|to soften)\b/)],
   ['fold', (c) => c.cls === 'fold'],
   ['fold', (c) => /^(?:sift|sieve|add|stir|mix)$/.test(c.verb) && flour(c) && c.foamed && says(c, /\bover|fold/)],
-  ['foam', (c) => c.cls === 'whip' && white(c) && !flour(c) && !fat(c) && (PEAKS.test(`${c.text} ${c.sign}`) || c.verb === 'whip' || c.minutes >= 2 || sugar(c) || c.ids.every((id) => /egg-white|cream-of-tartar|salt|lemon-juice|vinegar|aquafaba/.test(id)))],
-  ['foam', (c) => c.cls === 'whip' && egg(c) && !flour(c) && !fat(c) && c.verb !== 'work' && (AIRY.test(`${c.text} ${c.sign}`) || c.minutes >= 3)],
-  ['foam', (c) => c.cls === 'whip' && egg(c) && sugar(c) && !flour(c) && !fat(c) && !liquid(c) && c.verb !== 'work' && !has(c, (id) => /starch|custard|oil|cheese/.test(id)) && c.verb !== 'mix' && (c.verb === 'whip' || c.verb === 'beat' || c.verb === 'whisk') && !c.places.has('hob') && c.ids.length <= 4 && !says(c, /\bjust|combined|smooth\b/)],
+  [
+    'foam',
+    (c) =>
+      c.cls === 'whip' &&
+      white(c) &&
+      !flour(c) &&
+      !fat(c) &&
+      (PEAKS.test(`${c.text} ${c.sign}`) ||
+        c.verb === 'whip' ||
+        c.minutes >= 2 ||
+        sugar(c) ||
+        c.ids.every((id) => /egg-white|cream-of-tartar|salt|lemon-juice|vinegar|aquafaba/.test(id))),
+  ],
+  [
+    'foam',
+    (c) => c.cls === 'whip' && egg(c) && !flour(c) && !fat(c) && c.verb !== 'work' && (AIRY.test(`${c.text} ${c.sign}`) || c.minutes >= 3),
+  ],
+  [
+    'foam',
+    (c) =>
+      c.cls === 'whip' &&
+      egg(c) &&
+      sugar(c) &&
+      !flour(c) &&
+      !fat(c) &&
+      !liquid(c) &&
+      c.verb !== 'work' &&
+      !has(c, (id) => /starch|custard|oil|cheese/.test(id)) &&
+      c.verb !== 'mix' &&
+      (c.verb === 'whip' || c.verb === 'beat' || c.verb === 'whisk') &&
+      !c.places.has('hob') &&
+      c.ids.length <= 4 &&
+      !says(c, /\bjust|combined|smooth\b/),
+  ],
   ['foam', (c) => c.cls === 'whip' && whipping(c) && !flour(c) && !egg(c) && !has(c, (id) => /cheese|starch/.test(id)) && !fat(c)],
+  [
+    'foam',
+    (c) =>
+      c.cls === 'whip' &&
+      c.ids.length === 0 &&
+      c.before !== 'cream' &&
+      (/\b(?:tripled?|triple|ribbon|trail)\b/.test(`${c.text} ${c.sign}`) ||
+        (c.foamed && /\b(?:peaks?|stiff|glossy)\b/.test(`${c.text} ${c.sign}`))),
+  ],
   ['foam', (c) => c.cls === 'whip' && c.ids.length === 0 && c.before === 'foam'],
-  ['foam', (c) => (c.verb === 'add' || c.verb === 'mix') && c.before === 'foam' && sugar(c) && !flour(c) && PEAKS.test(`${c.text} ${c.sign}`)],
-  ['foam', (c) => /^(?:stir|mix|work)$/.test(c.verb) && egg(c) && sugar(c) && !flour(c) && !fat(c) && AIRY.test(`${c.text} ${c.sign}`) && !c.places.has('hob')],
+  [
+    'foam',
+    (c) => (c.verb === 'add' || c.verb === 'mix') && c.before === 'foam' && sugar(c) && !flour(c) && PEAKS.test(`${c.text} ${c.sign}`),
+  ],
+  [
+    'foam',
+    (c) =>
+      /^(?:stir|mix|work)$/.test(c.verb) &&
+      egg(c) &&
+      sugar(c) &&
+      !flour(c) &&
+      !fat(c) &&
+      AIRY.test(`${c.text} ${c.sign}`) &&
+      !c.places.has('hob'),
+  ],
   ['foam', (c) => c.verb === 'mix' && egg(c) && sugar(c) && !flour(c) && !fat(c) && (c.minutes >= 3 || PEAKS.test(c.sign))],
   ['cream', (c) => c.verb === 'cream' && !flour(c)],
   ['cream', (c) => c.cls === 'whip' && fat(c) && !flour(c) && !liquid(c)],
-  ['cream', (c) => /^(?:stir|mix|blend|combine|make)$/.test(c.verb) && fat(c) && sugar(c) && !flour(c) && !egg(c) && !liquid(c) && PALE.test(`${c.text} ${c.sign}`)],
+  [
+    'cream',
+    (c) =>
+      /^(?:stir|mix|blend|combine|make)$/.test(c.verb) &&
+      fat(c) &&
+      sugar(c) &&
+      !flour(c) &&
+      !egg(c) &&
+      !liquid(c) &&
+      PALE.test(`${c.text} ${c.sign}`),
+  ],
   ['cream', (c) => c.cls === 'whip' && c.ids.length === 0 && c.before === 'cream' && PALE.test(`${c.text} ${c.sign}`)],
   ['mix', (c) => /^(?:finish|end|start|begin)$/.test(c.verb) && c.ids.length > 0 && !c.baked && !c.filled],
   ['cut', (c) => c.verb === 'level' && c.baked],
   ['mix', (c) => c.cls === 'put' && c.ids.length > 0 && c.group],
   // --- into the tin
+  [
+    'fill-tin',
+    (c) =>
+      /^(?:drop|dollop|scoop|spoon|scrape)$/.test(c.verb) && says(c, /\b(?:batter|dough|mixture)\b/) && !c.baked && !says(c, /\bbowl\b/),
+  ],
   ['divide', (c) => c.cls === 'divide' && !c.baked && !c.places.has('tin')],
-  ['fill-tin', (c) => (c.cls === 'put' || c.cls === 'divide' || c.cls === 'spread' || c.cls === 'unmould' || c.verb === 'drop' || c.verb === 'dump') && (TIN_TARGET.test(c.text) || c.places.has('tin')) && !c.baked && !says(c, /\b(?:saucepan|bowl|heavy pan|water|on the rack|paper on)\b/) && !(c.verb === 'turn' && says(c, /\bout\b/)) && !(c.cls === 'put' && c.ids.length >= 2 && says(c, /\b(?:in|into) a (?:large |big |heavy |small |medium )?pan\b/))],
-  ['fill-tin', (c) => /^(?:level|smooth|spread|pour|scrape|press|tap|bang|swirl|fill|spoon)$/.test(c.verb) && !c.baked && (c.ids.length === 0 || c.filled) && !c.group && (c.filled || c.verb === 'pour' || c.verb === 'spread' || c.verb === 'press' || c.verb === 'fill' || c.verb === 'spoon') && !says(c, /\b(?:into the (?:mixture|flour|milk|bowl|yolks|eggs|well)|bowl|syrup over|on the (?:flour|mixture))\b/)],
-  ['fill-tin', (c) => c.verb === '' && says(c, /\b(?:into|in) (?:a |the |your |an |two |both )*(?:\w+ ){0,4}(?:tins?|pans?|mou?ld|form|cases|tray)\b/) && !c.baked && c.minutes === 0],
+  [
+    'fill-tin',
+    (c) =>
+      (c.cls === 'put' || c.cls === 'divide' || c.cls === 'spread' || c.cls === 'unmould' || c.verb === 'drop' || c.verb === 'dump') &&
+      (TIN_TARGET.test(c.text) || c.places.has('tin')) &&
+      !c.baked &&
+      !says(c, /\b(?:saucepan|bowl|heavy pan|water|on the rack|paper on)\b/) &&
+      !(c.verb === 'turn' && says(c, /\bout\b/)) &&
+      !(c.cls === 'put' && c.ids.length >= 2 && says(c, /\b(?:in|into) a (?:large |big |heavy |small |medium )?pan\b/)),
+  ],
+  [
+    'fill-tin',
+    (c) =>
+      /^(?:level|smooth|spread|pour|scrape|press|tap|bang|swirl|fill|spoon)$/.test(c.verb) &&
+      !c.baked &&
+      (c.ids.length === 0 || c.filled) &&
+      !c.group &&
+      (c.filled || c.verb === 'pour' || c.verb === 'spread' || c.verb === 'press' || c.verb === 'fill' || c.verb === 'spoon') &&
+      !says(c, /\b(?:into the (?:mixture|flour|milk|bowl|yolks|eggs|well)|bowl|syrup over|on the (?:flour|mixture))\b/),
+  ],
+  [
+    'fill-tin',
+    (c) =>
+      c.verb === '' &&
+      says(c, /\b(?:into|in) (?:a |the |your |an |two |both )*(?:\w+ ){0,4}(?:tins?|pans?|mou?ld|form|cases|tray)\b/) &&
+      !c.baked &&
+      c.minutes === 0,
+  ],
   ['fill-tin', (c) => c.cls === 'put' && c.filled && !c.baked && c.ids.length > 0 && !says(c, /\b(?:bowl|pan|pot)\b/)],
   // --- waiting
-  ['rest', (c) => c.verb === 'rest' || (c.cls === 'wait' && (c.minutes > 0 || says(c, /\b(?:aside|stand|rest|overnight)\b/)) && !says(c, /\baside\b(?!.*\d)/))],
-  ['rest', (c) => (c.cls === 'put' || c.cls === 'other' || c.verb === '') && c.minutes >= 5 && says(c, /\b(?:aside|rest|stand|room temperature|counter|leave)\b/)],
+  [
+    'rest',
+    (c) =>
+      c.verb === 'rest' ||
+      (c.cls === 'wait' && (c.minutes > 0 || says(c, /\b(?:aside|stand|rest|overnight)\b/)) && !says(c, /\baside\b(?!.*\d)/)),
+  ],
+  [
+    'rest',
+    (c) =>
+      (c.cls === 'put' || c.cls === 'other' || c.verb === '') &&
+      c.minutes >= 5 &&
+      says(c, /\b(?:aside|rest|stand|room temperature|counter|leave)\b/),
+  ],
   ['other', (c) => c.cls === 'wait' || (c.cls === 'put' && says(c, /\baside\b/))],
   ['serve', (c) => c.cls === 'serve' || (c.verb === '' && /^\W*serves?\b/.test(c.text))],
   // --- all that is left
   ['mix', (c) => c.cls === 'mix' || c.cls === 'whip'],
   ['mix', (c) => c.cls === 'put' && (c.ids.length > 0 || c.group) && !c.baked],
   ['mix', (c) => c.cls === 'spread' && !c.baked && c.ids.length > 0 && !says(c, /\bfoil|film|lid\b/)],
-  ['soak', (c) => c.cls === 'soak' && c.baked && (c.role === 'soak' || has(c, (id, kind) => kind === 'syrup' || /juice|spirit|coffee|syrup/.test(id)) || says(c, /\bsyrup|juice|drizzle|rum|milk\b/))],
+  [
+    'soak',
+    (c) =>
+      c.cls === 'soak' &&
+      c.baked &&
+      (c.role === 'soak' ||
+        has(c, (id, kind) => kind === 'syrup' || /juice|spirit|coffee|syrup/.test(id)) ||
+        says(c, /\bsyrup|juice|drizzle|rum|milk\b/)),
+  ],
   ['decorate', (c) => c.cls === 'soak'],
   ['spread', (c) => c.cls === 'spread' && !says(c, /\b(?:foil|film|lid|cling|cloth|paper)\b/)],
   ['decorate', (c) => c.cls === 'scatter'],

@@ -30,7 +30,9 @@ const JOINTS = new Set(['and', 'then', 'or', 'but', 'plus'])
 /** What may stand behind a verb that could be a noun. */
 const OBJECTS = new Set(
   `the a an it in into on onto over to your both all each two three four out up off down through this them half some together well until till for with again back everything any around
-  lightly gently slowly at evenly immediately completely thoroughly briefly once overnight uncovered covered loosely tightly my our its one gradually quickly aside between under along across about inside just very while hot cold halfway twice as`.split(/\s+/),
+  lightly gently slowly at evenly immediately completely thoroughly briefly once overnight uncovered covered loosely tightly my our its one gradually quickly aside between under along across about inside just very while hot cold halfway twice as`.split(
+    /\s+/,
+  ),
 )
 
 const isStop = (t: Token): boolean => SEPARATORS.has(t.text)
@@ -39,26 +41,39 @@ const isStop = (t: Token): boolean => SEPARATORS.has(t.text)
 function atBoundary(t: readonly Token[], i: number, start: number): boolean {
   let j = i - 1
   while (j >= start && ADVERBS.has(t[j]!.word)) j--
+  if (j >= start && /^(?:at|to)$/.test(t[j]!.word) && /^(?:first|last|begin|finish|start)$/.test(t[j + 1]!.word)) j--
   if (j < start) return true
   const before = t[j]!
   if (isDash(before)) return before.from > (t[j - 1]?.to ?? 0) || before.text === '—'
-  return isStop(before) || JOINTS.has(before.word) || before.kind === 'mark' && !/["'’)\]]/.test(before.text) && before.text !== '%' && before.text !== '°'
+  return (
+    isStop(before) ||
+    JOINTS.has(before.word) ||
+    (before.kind === 'mark' && !/["'’)\]]/.test(before.text) && before.text !== '%' && before.text !== '°')
+  )
 }
 
-function isVerb(t: readonly Token[], i: number, start: number, end: number, mentions: readonly Mention[]): { verb: string; gerund: boolean } | undefined {
+function isVerb(
+  t: readonly Token[],
+  i: number,
+  start: number,
+  end: number,
+  mentions: readonly Mention[],
+): { verb: string; gerund: boolean } | undefined {
   const token = t[i]!
   if (token.kind !== 'word') return undefined
   // Passive: "are beaten", "is baked".
   const base = baseOf(token.word)
   const passive = PARTICIPLES[token.word]
-  if (passive && /^(?:is|are|was|were|be|been|being|gets?)$/.test(t[i - 1]?.word ?? '') && i - 1 >= start) return { verb: passive, gerund: false }
+  if (passive && /^(?:is|are|was|were|be|been|being|gets?)$/.test(t[i - 1]?.word ?? '') && i - 1 >= start)
+    return { verb: passive, gerund: false }
   if (token.word === 'in' && /^(?:go|goes)$/.test(t[i + 1]?.word ?? '') && atBoundary(t, i, start)) return { verb: 'add', gerund: false }
   if (/^(?:goes?|comes?)$/.test(token.word) && t[i + 1]?.word === 'in') return { verb: 'add', gerund: false }
   if (!base) return undefined
   if (base.form === 'third') return undefined
   if (!atBoundary(t, i, start)) {
     // "before turning out onto a rack" is a second thing to do.
-    if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|serve|spread|put|cool)$/.test(VERB_CLASS[base.verb]!)) return { verb: base.verb, gerund: true }
+    if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|serve|spread|put|cool)$/.test(VERB_CLASS[base.verb]!))
+      return { verb: base.verb, gerund: true }
     return undefined
   }
   const covered = mentions.some((m) => m.words.length > 1 && m.cover.includes(i))
@@ -81,26 +96,98 @@ function isVerb(t: readonly Token[], i: number, start: number, end: number, ment
 }
 
 /** Foods that are verbs only with an object of their own. */
-const FOOD_VERBS = new Set(['cream', 'butter', 'flour', 'oil', 'ice', 'zest', 'juice', 'sugar', 'snow', 'rice', 'paper', 'colour', 'flavour', 'puree', 'crumble', 'glaze', 'spray', 'salt', 'finish'])
-const DETERMINERS = new Set(['the', 'a', 'an', 'it', 'your', 'my', 'two', 'three', 'both', 'all', 'each', 'well', 'lightly', 'them', 'this', 'these', 'one'])
+const FOOD_VERBS = new Set([
+  'cream',
+  'butter',
+  'flour',
+  'oil',
+  'ice',
+  'zest',
+  'juice',
+  'sugar',
+  'snow',
+  'rice',
+  'paper',
+  'colour',
+  'flavour',
+  'puree',
+  'crumble',
+  'glaze',
+  'spray',
+  'salt',
+  'finish',
+])
+const DETERMINERS = new Set([
+  'the',
+  'a',
+  'an',
+  'it',
+  'your',
+  'my',
+  'two',
+  'three',
+  'both',
+  'all',
+  'each',
+  'well',
+  'lightly',
+  'them',
+  'this',
+  'these',
+  'one',
+])
 
 /** "In a second bowl beat the whites": the place may come first. */
 function behindPlace(t: readonly Token[], i: number, start: number, seen: number): string | undefined {
-  if (seen || !/^(?:in|using|with|into|over|on|to|from|for)$/.test(t[firstWord(t, start, i)]?.word ?? '') || FOOD_VERBS.has(t[i]!.word) || NOUN_VERBS.has(t[i]!.word)) return undefined
+  if (
+    seen ||
+    !/^(?:in|using|with|into|over|on|to|from|for)$/.test(t[firstWord(t, start, i)]?.word ?? '') ||
+    FOOD_VERBS.has(t[i]!.word) ||
+    NOUN_VERBS.has(t[i]!.word)
+  )
+    return undefined
   const cls = VERB_CLASS[t[i]!.word]
   return cls && cls !== 'other' && i > start + 1 ? t[i]!.word : undefined
+}
+
+/** "Whites beat with a fork", "flour and salt sieve together": the things may come first. */
+function behindFood(t: readonly Token[], i: number, start: number, seen: number, mentions: readonly Mention[]): string | undefined {
+  const x = t[i]!
+  const cls = VERB_CLASS[x.word]
+  if (seen || !cls || !/^(?:whip|mix|fold|melt|strain)$/.test(cls) || NOUN_VERBS.has(x.word)) return undefined
+  if (!/^(?:with|until|till|to|together|well|separately|in|for|by)$/.test(t[i + 1]?.word ?? '')) return undefined
+  const food = (j: number) => mentions.some((m) => j >= m.from && j < m.to)
+  const lead = (j: number) =>
+    food(j) || t[j]!.kind === 'mark' || ADVERBS.has(t[j]!.word) || DETERMINERS.has(t[j]!.word) || /^(?:and|&)$/.test(t[j]!.word)
+  if (mentions.some((m) => i >= m.from && i < m.to)) return undefined
+  for (let j = start; j < i; j++) if (!lead(j)) return undefined
+  return i > start && food(i - 1) ? x.word : undefined
 }
 
 /** A word that nobody knows, used as a verb: "rain in the sugar", "swoop it on". */
 function unknownVerb(t: readonly Token[], i: number, start: number, end: number, mentions: readonly Mention[]): string | undefined {
   const x = t[i]!
   const next = i + 1 < end ? t[i + 1] : undefined
-  if (x.kind !== 'word' || !next || x.word.length < 3 || ADVERBS.has(x.word) || NOT_VERBS.has(x.word) || OBJECTS.has(x.word) || baseOf(x.word) || PARTICIPLES[x.word]) return undefined
+  if (
+    x.kind !== 'word' ||
+    !next ||
+    x.word.length < 3 ||
+    ADVERBS.has(x.word) ||
+    NOT_VERBS.has(x.word) ||
+    OBJECTS.has(x.word) ||
+    baseOf(x.word) ||
+    PARTICIPLES[x.word]
+  )
+    return undefined
   if (mentions.some((m) => m.cover.includes(i)) || !atBoundary(t, i, start)) return undefined
   if (next.word === 'in' && mentions.some((m) => m.from > i && m.from - i <= 4)) return 'add'
   return /^(?:it|them)$/.test(next.word) ? 'do' : undefined
 }
-const NOT_VERBS = new Set('which who that where how why this these those there here what their his her its not all any each every some more most less few many much such same other another than with without within for from into onto over under about until till because since though although mixture batter dough cake cakes sponge bowl tin pan oven water time minutes minute hours'.split(' '))
+const NOT_VERBS = new Set(
+  'which who that where how why this these those there here what their his her its not all any each every some more most less few many much such same other another than with without within for from into onto over under about until till because since though although mixture batter dough cake cakes sponge bowl tin pan oven water time minutes minute hours'.split(
+    ' ',
+  ),
+)
 
 /** A label before a colon or dash: "For the icing:", "GLAZE:", "To make the syrup -". */
 function labelOf(t: readonly Token[], from: number, to: number, text: string): { label: string; after: number } | undefined {
@@ -167,9 +254,22 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
     const boundary = isStop(x)
     if (mask) {
       const verb = mask !== 'if' && i > opened + 1 ? isVerb(t, i, start, to, s.mentions) : undefined
-      const ends = boundary && ((mask === 'when' && x.text === ',' && opened === firstWord(t, start, opened)) || x.text === ';' || (mask === 'not' && x.text === '.'))
+      const ends =
+        boundary &&
+        ((mask === 'when' && x.text === ',' && opened === firstWord(t, start, opened)) ||
+          x.text === ';' ||
+          (mask === 'not' && x.text === '.'))
       if (ends) close(i)
-      else if (verb && !(mask === 'not' && opened === firstWord(t, start, opened) && !/^[;]$/.test(previousMark(t, i, start)) && !/^(?:then|but)$/.test(t[i - 1]!.word)) && !/^or$/.test(t[i - 1]!.word)) {
+      else if (
+        verb &&
+        !(
+          mask === 'not' &&
+          opened === firstWord(t, start, opened) &&
+          !/^[;]$/.test(previousMark(t, i, start)) &&
+          !/^(?:then|but)$/.test(t[i - 1]!.word)
+        ) &&
+        !/^or$/.test(t[i - 1]!.word)
+      ) {
         close(i)
         verbs.push({ at: i, verb: verb.verb })
         continue
@@ -187,7 +287,11 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
         continue
       }
     }
-    const verb = isVerb(t, i, start, to, s.mentions)?.verb ?? behindPlace(t, i, start, verbs.length) ?? unknownVerb(t, i, start, to, s.mentions)
+    const verb =
+      isVerb(t, i, start, to, s.mentions)?.verb ??
+      behindPlace(t, i, start, verbs.length) ??
+      behindFood(t, i, start, verbs.length, s.mentions) ??
+      unknownVerb(t, i, start, to, s.mentions)
     if (verb) verbs.push({ at: i, verb })
   }
   close(to)
@@ -211,7 +315,8 @@ function opener(t: readonly Token[], i: number, start: number): 'until' | 'if' |
   if (UNTIL.has(w)) return 'until'
   if (IF.has(w) && w !== 'should') return 'if'
   if (w === 'should' && i === start) return 'if'
-  if (NOT.has(w) || (w === 'do' && t[i + 1]?.word === 'not') || (w === 'be' && t[i + 1]?.word === 'careful')) return w === 'careful' && before !== 'be' ? undefined : 'not'
+  if (NOT.has(w) || (w === 'do' && t[i + 1]?.word === 'not') || (w === 'be' && t[i + 1]?.word === 'careful'))
+    return w === 'careful' && before !== 'be' ? undefined : 'not'
   if (w === 'so' && /^(?:that|it|the|they)$/.test(t[i + 1]?.word ?? '') && i > start) return 'until'
   if (WHEN.has(w)) {
     if (w === 'once' && /^(?:at)$/.test(before)) return undefined
@@ -257,7 +362,11 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
   // What stands before the first verb belongs to it, unless it is a thing of its own ("Oven 180; bake …").
   const lead = verbs[0]!.at
   const cut = lead > start ? lastCut(t, start, lead) : start
-  if (cut > start && t.slice(start, cut).some((x, i) => !masked.has(start + i) && (x.kind === 'number' || mentions.some((m) => m.head === start + i)))) out.push(piece(from, cut, '', -1))
+  if (
+    cut > start &&
+    t.slice(start, cut).some((x, i) => !masked.has(start + i) && (x.kind === 'number' || mentions.some((m) => m.head === start + i)))
+  )
+    out.push(piece(from, cut, '', -1))
   verbs.forEach(({ at, verb }, i) => {
     const a = i === 0 ? (out.length ? out.at(-1)!.to : from) : begins(t, at, verbs[i - 1]!.at)
     const b = verbs[i + 1] ? begins(t, verbs[i + 1]!.at, at) : to
@@ -266,7 +375,8 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     for (let j = at + 1; j < b; j++) {
       if (masked.has(j)) continue
       const follows = FOLLOWERS.test(t[j]!.word) && (isStop(t[j - 1]!) || JOINTS.has(t[j - 1]!.word))
-      if (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j)) cuts.push(j)
+      if (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j))
+        cuts.push(j)
       else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
     }
     const stops = [a, ...cuts, b]

@@ -67,7 +67,8 @@ const CLASSES: Readonly<Record<VerbClass, string>> = {
   serve: 'serve eat enjoy devour',
   soften: 'soften bloom',
   infuse: 'infuse steep',
-  other: 'test check scrape wash rinse dry wrap repeat switch do watch stop continue weigh run reserve save discard open close start begin finish use try see know tent rotate adjust have get call read protect tilt dampen empty adjust position swap ensure',
+  other:
+    'test check scrape wash rinse dry wrap repeat switch do watch stop continue weigh run reserve save discard open close start begin finish use try see know tent rotate adjust have get call read protect tilt dampen empty adjust position swap ensure',
 }
 
 /** The class of every verb; one that stands in two has the first. */
@@ -114,24 +115,29 @@ export function baseOf(word: string): { verb: string; form: 'base' | 'gerund' | 
     for (const v of [stem, `${stem}e`, stem.replace(/(.)\1$/, '$1')]) if (v in VERB_CLASS) return { verb: v, form: 'gerund' }
   }
   if (/[^s]s$/.test(word)) {
-    for (const v of [word.slice(0, -1), word.replace(/es$/, ''), word.replace(/ies$/, 'y')]) if (v in VERB_CLASS) return { verb: v, form: 'third' }
+    for (const v of [word.slice(0, -1), word.replace(/es$/, ''), word.replace(/ies$/, 'y')])
+      if (v in VERB_CLASS) return { verb: v, form: 'third' }
   }
   return undefined
 }
 
 /** Verbs that are as often nouns: they need an object behind them, or the start of a sentence before. */
-export const NOUN_VERBS = words(`cream butter flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
+export const NOUN_VERBS =
+  words(`cream butter flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
   score share spray glaze light paper line finish drain core freeze boil puree brown rice coat crown test run dry level smooth thin free season colour flavour bind
-  drop store hold serve warm scoop rub fry soak brush toast sandwich stack mount crumble swirl marble feed fill measure pack pat keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
+  drop store hold serve warm scoop rub fry soak brush toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
 /** Of these the ones that are verbs nearly always. */
-export const MOSTLY_VERBS = words('fold mix cool set place press roll cut fill keep take heat cover stand top dust drop serve rub brush chill soak freeze leave work finish sandwich drain smooth level warm hang boil peel split')
+export const MOSTLY_VERBS = words(
+  'fold mix cool set place press roll cut fill keep take heat cover stand top dust drop serve rub brush chill soak freeze leave work finish sandwich drain smooth level warm hang boil peel split',
+)
 
 /** Words that open a condition, a warning or a sign; no verb inside them acts. */
 export const UNTIL = words('until till untill')
 export const IF = words('if unless should provided')
 export const WHEN = words('when once while whilst as after before during whenever')
 export const NOT = words("don't dont not never without avoid no careful beware")
-export const ADVERBS = words(`now next finally lastly meanwhile gently carefully slowly quickly gradually lightly immediately thoroughly well just also again first second third afterwards
+export const ADVERBS =
+  words(`now next finally lastly meanwhile gently carefully slowly quickly gradually lightly immediately thoroughly well just also again first second third afterwards
   meantime alternatively vigorously briefly evenly loosely firmly generously simply really only always please gradually energetically delicately
   separately together straight alternately repeatedly constantly subsequently roughly finely coarsely you we i one they she he`)
 

@@ -1,9 +1,9 @@
-import { celsiusOf, type Heat, type Size, type Time } from '../language/dial'
+import { celsiusOf, type Size, type Time } from '../language/dial'
 import { scan, type Scan } from '../language/item'
 import type { Region } from '../measure/region'
 import type { Recipe } from '../recipe/recipe'
-import { bareHeats } from '../recipe/oven'
 import { actOf, classOf, placesIn, type Cues } from './act'
+import { heatsOf } from './clock'
 import { piecesOf, type Piece } from './clause'
 import type { Act, Clause, GroupThing, LineThing, Method, Step, Thing } from './step'
 import { candidatesOf, groupsIn, lineKeys, MADE, type Candidate, type FoundGroup } from './thing'
@@ -44,14 +44,29 @@ const key = (part: number, line: number) => `${part}.${line}`
 
 /** The part that words name: by its name, or by the kind of thing it is. */
 function partNamed(words: string, recipe: Recipe): number | undefined {
-  const text = words.toLowerCase().replace(/^(?:for|to make) (?:the )?/, '').replace(/[^\p{L} ]/gu, ' ').trim()
+  const text = words
+    .toLowerCase()
+    .replace(/^(?:for|to make) (?:the )?/, '')
+    .replace(/[^\p{L} ]/gu, ' ')
+    .trim()
   if (!text) return undefined
   const stems = text.split(/\s+/).map((w) => w.replace(/s$/, ''))
   let best: { part: number; score: number } | undefined
   recipe.parts.forEach((p, part) => {
-    const name = p.name.toLowerCase().split(/[^\p{L}]+/u).filter(Boolean).map((w) => w.replace(/s$/, ''))
+    const name = p.name
+      .toLowerCase()
+      .split(/[^\p{L}]+/u)
+      .filter(Boolean)
+      .map((w) => w.replace(/s$/, ''))
     const same = name.filter((w) => stems.includes(w) && w.length > 2).length
-    const role = p.role !== 'batter' && ROLE_WORDS[p.role]?.test(text) ? 0.6 : p.role === 'batter' && /\b(?:cake|sponge|batter|dough|loaf|muffin|cupcake)s?\b/.test(text) && !/cream|icing|frosting|syrup|glaze/.test(text) ? 0.5 : 0
+    const role =
+      p.role !== 'batter' && ROLE_WORDS[p.role]?.test(text)
+        ? 0.6
+        : p.role === 'batter' &&
+            /\b(?:cake|sponge|batter|dough|loaf|muffin|cupcake)s?\b/.test(text) &&
+            !/cream|icing|frosting|syrup|glaze/.test(text)
+          ? 0.5
+          : 0
     const score = same / Math.max(1, name.length) + role
     if (score > 0.3 && (!best || score > best.score)) best = { part, score }
   })
@@ -93,7 +108,16 @@ function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: str
       if (piece.label) label = partNamed(piece.label, recipe)
       const groups = groupsIn(s, piece)
       const of = groups.map((g) => (g.of ? partNamed(g.of, recipe) : undefined)).find((x) => x !== undefined)
-      drafts.push({ step, piece, scan: s, candidates: candidatesOf(s, piece, keys), groups, cue: of ?? label ?? headed, text: unmasked(s, piece), sign: wordsOf(s, piece.until) })
+      drafts.push({
+        step,
+        piece,
+        scan: s,
+        candidates: candidatesOf(s, piece, keys),
+        groups,
+        cue: of ?? label ?? headed,
+        text: unmasked(s, piece),
+        sign: wordsOf(s, piece.until),
+      })
     }
   })
   return { drafts, texts: recipe.method }
@@ -102,7 +126,10 @@ function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: str
 /** The best row of parts and lines for the pieces: a beam over (part, lines used). */
 function link(drafts: readonly Draft[], recipe: Recipe): State {
   const parts = recipe.parts.length
-  const first = Math.max(0, recipe.parts.findIndex((p) => p.role === 'batter'))
+  const first = Math.max(
+    0,
+    recipe.parts.findIndex((p) => p.role === 'batter'),
+  )
   let beam: State[] = [{ part: first, used: new Map(), score: 0, picks: [] }]
   for (const d of drafts) {
     const next: State[] = []
@@ -167,9 +194,12 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const t = s.tokens
     if (p.from >= p.to || !t[p.from]) return
     const span = [t[p.from]!.from, t[p.to - 1]!.to] as const
-    const times = s.dials.filter((x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to && (!p.masked.has(x.from) || t[x.from]!.depth > 0))
-    const said = s.dials.filter((x): x is Heat => x.kind === 'heat')
-    const heats = (said.length ? said : bareHeats(t, s.dials)).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
+    const times = s.dials.filter(
+      (x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to && (!p.masked.has(x.from) || t[x.from]!.depth > 0),
+    )
+    const heats = heatsOf(s).filter(
+      (x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0),
+    )
     const things = thingsOf(d, picks.lines, recipe, used)
     const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
     const role = readied(part)
@@ -179,7 +209,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       cls: classOf(p.verb),
       text: d.text,
       sign: d.sign,
-      ids: [...things.flatMap((x) => ('ingredient' in x ? [x.as === 'white' ? 'egg-white' : x.as === 'yolk' ? 'egg-yolk' : x.ingredient] : [])), ...d.candidates.flatMap((c) => (c.lines.length ? [] : [c.mention.id]))],
+      ids: [
+        ...things.flatMap((x) => ('ingredient' in x ? [x.as === 'white' ? 'egg-white' : x.as === 'yolk' ? 'egg-yolk' : x.ingredient] : [])),
+        ...d.candidates.flatMap((c) => (c.lines.length ? [] : [c.mention.id])),
+      ],
       places: placesIn(d.text),
       minutes: times[0]?.low ?? 0,
       hasHeat: heats.length > 0,
@@ -193,7 +226,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const act = actOf(cues)
     // What greases a tin is not the butter of the batter.
     const kept = act === 'ready-tin' ? things.filter((x) => !('line' in x) || forTin(recipe, x)) : things
-    for (const x of kept) if ('line' in x) used.set(key(x.part, x.line), Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? 1))))
+    for (const x of kept)
+      if ('line' in x) used.set(key(x.part, x.line), Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? 1))))
     const time = times.length ? joinTimes(times) : undefined
     const size = s.dials.find((x): x is Size => x.kind === 'size' && x.from >= p.from && x.from < p.to)
     const clause: Clause = {
@@ -203,7 +237,13 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       part,
       things: kept.length || !last || !MADE.test(d.text) ? kept : [madeThing(d, span, last)],
       ...(time && { minutes: time }),
-      ...(heats.length > 0 && { oven: heats.map((h) => ({ celsius: celsiusOf(h, s.region ?? 'us'), fan: h.fan, span: [t[h.from]!.from, t[h.to - 1]!.to] as const })) }),
+      ...(heats.length > 0 && {
+        oven: heats.map((h) => ({
+          celsius: celsiusOf(h, s.region ?? 'us'),
+          fan: h.fan,
+          span: [t[h.from]!.from, t[h.to - 1]!.to] as const,
+        })),
+      }),
       ...(size && { tin: [t[size.from]!.from, t[size.to - 1]!.to] as const }),
       ...(p.until && { until: [t[p.until[0]]!.from, t[p.until[1] - 1]!.to] as const }),
       ...(p.condition && { condition: [t[p.condition[0]]!.from, t[p.condition[1] - 1]!.to] as const }),
@@ -218,7 +258,12 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     }
     // A time told in its own piece goes to the act before that lacks one.
     if (!p.verb && time && act === 'other') {
-      const previous = steps[d.step]!.clauses.at(-1) ?? steps.slice(0, d.step).flatMap((x) => x.clauses).at(-1)
+      const previous =
+        steps[d.step]!.clauses.at(-1) ??
+        steps
+          .slice(0, d.step)
+          .flatMap((x) => x.clauses)
+          .at(-1)
       if (previous && !previous.minutes) {
         previous.minutes = time
         return
@@ -238,7 +283,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     if (act === 'fill-tin') filled.add(part)
     if (act === 'foam') foamed = true
     if (act === 'bake') foamed = false
-    if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold'].includes(act) && kept.length) last = [d.step, steps[d.step]!.clauses.length - 1]
+    if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold'].includes(act) && kept.length)
+      last = [d.step, steps[d.step]!.clauses.length - 1]
     if (act !== 'other') before = act
   })
   return { steps, unread }
@@ -261,7 +307,12 @@ function madeThing(d: Draft, span: readonly [number, number], made: [number, num
   return { span: [span[0] + m.index, span[0] + m.index + m[0].length], made }
 }
 
-function thingsOf(d: Draft, picks: readonly (readonly { part: number; line: number }[])[], recipe: Recipe, used: ReadonlyMap<string, number>): Thing[] {
+function thingsOf(
+  d: Draft,
+  picks: readonly (readonly { part: number; line: number }[])[],
+  recipe: Recipe,
+  used: ReadonlyMap<string, number>,
+): Thing[] {
   const t = d.scan.tokens
   const out: Thing[] = []
   d.candidates.forEach((c, i) => {
@@ -271,13 +322,26 @@ function thingsOf(d: Draft, picks: readonly (readonly { part: number; line: numb
       const before = used.get(key(l.part, l.line)) ?? 0
       // "into the eggs": what they have become.
       if (before >= 1 && c.target && !c.rest) continue
-      const measure = d.scan.measures.find((m) => m.to <= c.mention.from && c.mention.from - m.to <= 3 && m.from >= d.piece.from && m.unit.kind === 'mass')
-      const share = c.share ?? (measure && line.grams.best > 0 && measure.low * (measure.unit.id === 'kg' ? 1000 : 1) < line.grams.best * 0.97 ? (measure.low * (measure.unit.id === 'kg' ? 1000 : 1)) / line.grams.best : undefined)
+      const measure = d.scan.measures.find(
+        (m) => m.to <= c.mention.from && c.mention.from - m.to <= 3 && m.from >= d.piece.from && m.unit.kind === 'mass',
+      )
+      const share =
+        c.share ??
+        (measure && line.grams.best > 0 && measure.low * (measure.unit.id === 'kg' ? 1000 : 1) < line.grams.best * 0.97
+          ? (measure.low * (measure.unit.id === 'kg' ? 1000 : 1)) / line.grams.best
+          : undefined)
       if (out.some((x) => 'line' in x && x.part === l.part && x.line === l.line)) continue
-      out.push({ span, part: l.part, line: l.line, ingredient: line.ingredient!, ...(share !== undefined && { share: Math.round(share * 100) / 100 }), ...(c.rest && { rest: true as const }), ...(c.as && line.ingredient === 'egg-whole' && { as: c.as }) })
+      out.push({
+        span,
+        part: l.part,
+        line: l.line,
+        ingredient: line.ingredient!,
+        ...(share !== undefined && { share: Math.round(share * 100) / 100 }),
+        ...(c.rest && { rest: true as const }),
+        ...(c.as && line.ingredient === 'egg-whole' && { as: c.as }),
+      })
     }
   })
   for (const g of d.groups) out.push({ span: [g.from, g.to], group: g.group } satisfies GroupThing)
   return out
 }
-

@@ -11,7 +11,15 @@ export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
     if (next && next.from === t[i]!.to) continue
     const before = t[i - 1]
     const measured = t[i - 2]?.kind === 'number' || t[i - 2]?.kind === 'fraction'
-    if (next && t[i]!.text === '.' && before && ABBREVIATED.test(before.word) && (measured || before.word.length <= 1) && !/^\p{Lu}\p{Ll}/u.test(next.text)) continue
+    if (
+      next &&
+      t[i]!.text === '.' &&
+      before &&
+      ABBREVIATED.test(before.word) &&
+      (measured || before.word.length <= 1) &&
+      !/^\p{Lu}\p{Ll}/u.test(next.text)
+    )
+      continue
     out.push([from, i + 1])
     from = i + 1
   }

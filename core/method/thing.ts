@@ -76,18 +76,23 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   liqueur: (id) => /liqueur|spirit/.test(id),
 } satisfies Record<string, (id: string, kind: string) => boolean>) as Record<string, (id: string, kind: string) => boolean>
 
-interface LineKey {
+export interface LineKey {
   part: number
   line: number
   id: string
   kind: string
   named: ReadonlySet<string>
+  /** The last word of its name. */
+  head: string
   words: ReadonlySet<string>
   allowed: readonly string[]
 }
 
 /** What each line of a recipe may be called by. */
 export function lineKeys(recipe: Recipe): LineKey[] {
+  const texts = recipe.parts.flatMap((p) => p.lines.map((l) => l.text))
+  /** A row with two things on it names neither of them by all its words. */
+  const shared = (text: string) => texts.indexOf(text) !== texts.lastIndexOf(text)
   return recipe.parts.flatMap((p, part) =>
     p.lines.flatMap((l, line) =>
       l.ingredient
@@ -98,7 +103,8 @@ export function lineKeys(recipe: Recipe): LineKey[] {
               id: l.ingredient,
               kind: ingredientOf(l.ingredient)?.kind ?? '',
               named: new Set(tokenise(l.named ?? '').map((t) => t.stem)),
-              words: new Set(tokenise(l.text).flatMap((t) => (t.kind === 'word' ? [t.stem] : []))),
+              head: tokenise(l.named ?? '').findLast((t) => t.kind === 'word')?.stem ?? '',
+              words: new Set(tokenise(shared(l.text) ? (l.named ?? '') : l.text).flatMap((t) => (t.kind === 'word' ? [t.stem] : []))),
               allowed: l.allowed ?? [],
             },
           ]
@@ -107,22 +113,40 @@ export function lineKeys(recipe: Recipe): LineKey[] {
   )
 }
 
+/** Whether the words are of the line's own name: "lemon" of lemon zest, but not "cream" of cream cheese, which is another food. */
+export const namedBy = (m: Mention, k: LineKey): boolean =>
+  m.words.every((w) => k.named.has(w)) && (m.words.at(-1) === k.head || !(m.words.at(-1)! in GENERIC))
+
 /** How well a mention names a line; 0 where it does not. */
 function scoreOf(m: Mention, k: LineKey): number {
   const extra = m.words.filter((w) => k.named.has(w)).length * 0.1
   if (k.id === m.id) return 2.5 + extra
   if (k.allowed.includes(m.id)) return 2.1
-  if (m.words.every((w) => k.named.has(w))) return 2.2 + extra
+  if (namedBy(m, k)) return 2.2 + extra
   const generic = m.words.length === 1 ? GENERIC[m.words[0]!] : undefined
   if (generic?.(k.id, k.kind)) return 1.6
   if (m.words.length > 1 && m.words.every((w) => k.words.has(w))) return 1.7
   // "the fudge chocolate", "golden sugar": the head is of the line's kind.
   const head = GENERIC[m.words.at(-1)!]
-  if (m.words.length > 1 && head?.(k.id, k.kind) && ingredientOf(m.id)?.kind === k.kind && !/^(?:sugar-icing|flour-self-raising)$/.test(m.id)) return 0.9
+  if (
+    m.words.length > 1 &&
+    head?.(k.id, k.kind) &&
+    ingredientOf(m.id)?.kind === k.kind &&
+    !/^(?:sugar-icing|flour-self-raising)$/.test(m.id)
+  )
+    return 0.9
   return 0
 }
 
-const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(null) as object, { half: 0.5, third: 1 / 3, quarter: 0.25, thirds: 2 / 3, quarters: 0.75, most: 0.8, some: 0.3 }) as Record<string, number>
+const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(null) as object, {
+  half: 0.5,
+  third: 1 / 3,
+  quarter: 0.25,
+  thirds: 2 / 3,
+  quarters: 0.75,
+  most: 0.8,
+  some: 0.3,
+}) as Record<string, number>
 const TARGETS = /^(?:into|over|onto|to|on|upon)$/
 
 function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { share?: number; rest?: true } {
@@ -149,20 +173,38 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
       let lines = keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
       // Yolks and whites of whole eggs that are separated.
-      if (as && !lines.length) lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
+      if (as && !lines.length)
+        lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
       if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
+      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk'].includes(word)
+      // "The three milks" of a soak are tinned milks and cream.
+      if (plural && word === 'milk')
+        lines = keys
+          .filter((k) => /milk|^cream-(?!cheese)|coconut-cream|plant-cream/.test(k.id))
+          .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
       const before = t[m.from - 1]?.word ?? ''
-      const target = TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? ''))
-      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit'].includes(word)
+      const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
+      // "Sift over the flour": what is done over something is done to what follows.
+      const object = t[over]?.word === 'over' && over - 1 === p.at
+      const target = !object && (TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? '')))
       return { mention: m, lines, target, all: plural || before === 'both', ...shareOf(t, m, s, p.from), ...(as && { as }) }
     })
 }
 
 const GROUPS: readonly (readonly [Group, RegExp])[] = [
-  ['rest', /\b(?:remaining|rest of (?:the )?|other|everything else|all other)(?: \w+)? (?:ingredients?|things|items)\b|\beverything else\b|\ball the rest\b|\bremaining ingredients?\b/],
-  ['dry', /\b(?:dry|dries) (?:ingredients?|ingred|mix|mixture|things|stuff|items|goods)\b|\bthe dry\b|\badd dry\b|\bdry to wet\b/],
-  ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b|\bto wet\b/],
-  ['all', /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b|\ball together\b|\b\w+ ingredients\b/],
+  [
+    'rest',
+    /\b(?:remaining|rest of (?:the )?|other|everything else|all other)(?: \w+)? (?:ingredients?|things|items)\b|\beverything else\b|\ball the rest\b|\bremaining ingredients?\b/,
+  ],
+  [
+    'dry',
+    /\b(?:dry|dries) (?:ingredients?|ingred|mix|mixture|things|stuff|items|goods)\b|\bthe dry\b(?! (?:ingred|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ingred|mix|thing|stuff|item|good))|\bdry to wet\b/,
+  ],
+  ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b/],
+  [
+    'all',
+    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b|\ball together\b|\b\w+ ingredients\b/,
+  ],
 ]
 
 export interface FoundGroup {
@@ -190,4 +232,5 @@ export function groupsIn(s: Scan, p: Piece): FoundGroup[] {
 }
 
 /** Words for what was made before. */
-export const MADE = /\b(?:mixture|batter|dough|foam|paste|mass|sponge mix|cake mix(?:ture)?|it|them|mix|meringue|custard|ganache|glaze|icing|frosting|buttercream|syrup|filling|sauce|caramel|cream|drizzle|soak|topping|crumbs?|streusel)\b/
+export const MADE =
+  /\b(?:mixture|batter|dough|foam|paste|mass|sponge mix|cake mix(?:ture)?|it|them|mix|meringue|custard|ganache|glaze|icing|frosting|buttercream|syrup|filling|sauce|caramel|cream|drizzle|soak|topping|crumbs?|streusel)\b/

@@ -8,7 +8,7 @@ import { cautionsFor } from '../care/cautions'
 import { predictCrumb } from '../crumb/predict'
 import type { Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
-import { ingredientOf, nameOf, need } from '../pantry/pantry'
+import { nameOf, need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import type { Sides } from '../swaps/school'
 import { unknownChecks, labelChecks, type Rules } from './allowed'
@@ -17,9 +17,9 @@ import type { Goal } from './goals'
 import { handOver } from './handover'
 import { kitchenOf, newLine, ownMeasure } from './lines'
 import type { Option, OptionLine } from './option'
+import { rewriteMethod } from './method'
 import { ovenAfter } from './oven'
 import type { Problem } from './problem'
-import { rewriteMethod } from './rewrite'
 import type { Rounded } from './round'
 import type { Place, Situation } from './situation'
 import type { Combination, Draft } from './variables'
@@ -66,8 +66,8 @@ interface Outcome {
 interface Group {
   outcomes: Map<string, Outcome>
   removed: Draft['removed']
+  /** What came in and has no place in the recipe yet. */
   added: Outcome[]
-  placed: boolean
 }
 
 const outcomesOf = (variables: Problem['variables'], rounded: Rounded): Outcome[] =>
@@ -87,7 +87,6 @@ const groupOf = (draft: Draft, problem: Problem, rounded: Rounded): Group => {
     outcomes: new Map(all.map((o) => [o.key, o])),
     removed: draft.removed,
     added: all.filter((o) => o.from === 0 && o.key.startsWith('+') && o.to > 0),
-    placed: false,
   }
 }
 
@@ -114,25 +113,18 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
   if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, s.mix.name))
 
   const { handover, undone } = handOver(changesIn(s, lines))
-  const replaced = lines
-    .filter((l) => l.status === 'added')
-    .flatMap((l) => l.replaces.filter((r) => !r.startsWith('egg-')).map((from) => ({ from, to: l.ingredient })))
   const oven = ovenAfter(s.recipe.oven, changes, s.recipe)
-  const method = rewriteMethod(s.recipe.method, {
+  const method = rewriteMethod({
     region: ask.region,
-    egg,
+    recipe: s.recipe,
+    lines,
+    ...(egg && { egg }),
     changes: changes.map((c) => ({ school: c.change, brought: draft.brought.get(c.change) ?? [] })),
-    added: lines
-      .filter((l) => s.places.some((p) => p.part === l.partIndex && p.inBatter))
-      .filter((l) => l.status === 'added' || (l.status === 'changed' && l.replaces.length > 0))
-      .map((l) => ({ ingredient: l.ingredient, kitchen: l.kitchen })),
-    replaced,
-    removed: lines.filter((l) => l.status === 'removed').map((l) => l.ingredient),
-    ovenSteps: oven.steps,
-    keepsSoda: lines.some((l) => l.ingredient === 'baking-soda' && l.status !== 'added' && l.to > 0),
+    oven: { before: s.recipe.oven, after: oven.oven, why: oven.steps.map((x) => x.why).filter(Boolean)[0] ?? '', says: oven.steps },
     foam: family === 'foam' || (s.signs.whipped && !egg),
     baked: isCake(family) && family !== 'crepe',
-    sugarOverFat: sugarOverFat(outcomes),
+    glutenFree: ask.rules.needs.includes('gluten-free'),
+    dairyFree: ask.rules.needs.some((n) => n === 'vegan' || n === 'dairy-free'),
   })
   recipe.method = method.map((m) => m.text)
   recipe.oven = oven.oven
@@ -223,13 +215,6 @@ function sidesOf(c: Combination): Option['sides'] {
   })
 }
 
-/** Sugar outweighs the firm fat that it is creamed with by this much. */
-function sugarOverFat(outcomes: readonly Outcome[]): number {
-  const of = (kind: string) => outcomes.reduce((sum, o) => (ingredientOf(o.ingredient)?.kind === kind ? sum + o.to : sum), 0)
-  const fat = of('fat')
-  return fat > 0 ? of('sugar') / fat : 0
-}
-
 function changesIn(s: Situation, lines: readonly OptionLine[]): { ingredient: string; from: number; to: number }[] {
   const changes = new Map<string, { ingredient: string; from: number; to: number }>()
   for (const l of lines) {
@@ -252,10 +237,22 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   const groupFor = (place: Place) => (place.inBatter ? batter : groups.get(place.part))
   const name = (id: string) => nameOf(need(id), ask.region)
 
-  const placeAdded = (group: Group, part: number) => {
-    if (group.placed) return
-    group.placed = true
-    for (const o of group.added) {
+  /** What comes in stands where that stood which it replaces; `null` for the rest. */
+  const placeAdded = (group: Group, part: number, gone: string | null) => {
+    const here = group.added.filter((o) => gone === null || o.replaces.includes(gone))
+    group.added = group.added.filter((o) => !here.includes(o))
+    for (const o of here) {
+      const same = lines.find((l) => l.status === 'added' && l.partIndex === part && l.ingredient === o.ingredient)
+      if (same) {
+        // Two schools bring the same: one line.
+        same.to = round1(same.to + o.to)
+        same.kitchen = kitchenOf(o.ingredient, same.to, ask.measures, ask.region)
+        same.replaces = [...new Set([...same.replaces, ...o.replaces])]
+        same.why.push(...o.why)
+        const at = recipe.parts[part]!.lines.findIndex((l) => l.ingredient === o.ingredient && l.prep === null)
+        recipe.parts[part]!.lines[at] = newLine(o.ingredient, same.to, same.kitchen, ask.region, { prep: null })
+        continue
+      }
       const kitchen = o.kitchen ?? kitchenOf(o.ingredient, o.to, ask.measures, ask.region)
       lines.push({
         part: s.recipe.parts[part]!.name,
@@ -299,7 +296,7 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
       else if (group.removed.has(place.key) || !o) {
         const why = group.removed.get(place.key) ?? { code: 'need', message: reasonGone(place, ask.rules) }
         lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: [why] })
-        placeAdded(group, p)
+        placeAdded(group, p, place.ingredient.id)
       } else if (Math.abs(o.to - o.from) < Math.max(0.05, 0.004 * o.from)) keep()
       else if (o.to <= 0)
         lines.push({ ...base, to: 0, kitchen: '', status: 'removed', replaces: [], why: reasonsFor(o, place, 0, batter.removed.size > 0) })
@@ -311,8 +308,8 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
       }
     }),
   )
-  placeAdded(batter, s.places.find((p) => p.inBatter)?.part ?? 0)
-  for (const [part, group] of groups) placeAdded(group, part)
+  placeAdded(batter, s.places.find((p) => p.inBatter)?.part ?? 0, null)
+  for (const [part, group] of groups) placeAdded(group, part, null)
   return { lines, recipe }
 }
 

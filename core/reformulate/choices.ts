@@ -160,8 +160,13 @@ function standInMenus(
     if (!must && !insisted) continue
     let allowed = allowedOf.get(table)
     if (!allowed) {
+      // What sets an icing, a crust or a crumble is firm fat: oil does not.
+      const firm = s.places.some(
+        (x) => !x.inBatter && x.ingredient.kind === 'fat' && !x.ingredient.id.startsWith('oil-') && standInsFor(x.ingredient) === table,
+      )
       const able = table.filter(
         (t) =>
+          !(firm && t.school === 'oil') &&
           t.brings.every((b) => b.ingredient !== id && !forbidden(need(b.ingredient), rules)) &&
           !(t.school && asked.schools.exclude.includes(t.school)),
       )

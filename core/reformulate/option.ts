@@ -8,7 +8,7 @@ import type { Oven, Recipe, Unknown } from '../recipe/recipe'
 import type { SchoolId } from '../swaps/ids'
 import type { Sides } from '../swaps/school'
 import type { Handed, Undone } from './handover'
-import type { Step } from './rewrite'
+import type { Step } from './method'
 
 export interface OptionLine {
   part: string

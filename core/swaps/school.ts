@@ -35,8 +35,6 @@ export interface AddedStep {
   minutes?: number
   /** Lets the batter stand: not for a whipped one, which falls. */
   rests?: boolean
-  /** An ingredient that goes in at this step and nowhere else: the method's own words for it leave the other steps. */
-  takes?: string
 }
 
 /**

@@ -19,9 +19,8 @@ export const condensedMilk: School = {
   steps: [
     {
       at: 'last',
-      text: 'Stir the {soda} and the {acid} in last, with the last of the liquid.',
-      takes: 'baking-soda',
-      why: 'The gas starts as soon as they meet.',
+      text: 'Stir in the {acid} last, just before the tin.',
+      why: 'The gas starts as soon as it meets the soda.',
       minutes: 1,
     },
   ],

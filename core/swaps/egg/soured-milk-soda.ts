@@ -29,11 +29,6 @@ export const souredMilkSoda: School = {
       why: 'The sour milk is what the soda works against; soy milk curdles best, the thinner drinks hardly at all.',
       minutes: 10,
     },
-    {
-      at: 'before-mixing',
-      text: 'Sift the {soda} with the flour, so that it meets the sour milk only in the bowl.',
-      why: 'Stirred into the milk it would spend its gas before the batter holds it.',
-    },
   ],
   atOnce: true,
   cannot: 'Brings no binding of its own: the crumb is fragile while warm.',

@@ -14,14 +14,12 @@ export const yogurtSoda: School = {
     keeps: 'Two to three days, well wrapped',
     effort: 'Quick: two spoons and a whisk',
   },
-  calledInMethod: 'the foaming {carrier}',
+  calledInMethod: 'the {carrier}',
   steps: [
     {
-      at: 'before-mixing',
-      text: 'Take the {carrier} out of the fridge half an hour ahead. Just before it goes in, whisk the {soda} into it: it foams within a minute.',
-      takes: 'baking-soda',
-      why: 'Soda meets the acid of the yogurt; the gas that the eggs would have held comes from here.',
-      minutes: 2,
+      at: 'start',
+      text: 'Take the {carrier} out of the fridge half an hour ahead.',
+      why: 'Cold, it would stiffen the fat and slow the soda, which meets its acid in the bowl.',
     },
   ],
   atOnce: true,

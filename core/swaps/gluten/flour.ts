@@ -22,7 +22,7 @@ export interface FlourMix {
 /** Rice and tuber starch take their water slowly: half an hour makes the difference between gritty and smooth. */
 export const REST: AddedStep = {
   at: 'last',
-  text: 'Let the batter stand for 20 to 30 minutes before it goes into the tin.',
+  text: 'Let the batter stand for 20 to 30 minutes.',
   why: 'Flours without gluten drink slowly: without the rest they stay gritty.',
   minutes: 25,
   rests: true,

@@ -11,13 +11,6 @@ const honey: Swap = {
   per: [0.72, 0.9, 1.15],
   soda: true,
   sides: { crumb: 'Moist, a little dense', flavour: 'Honey', keeps: 'Four to five days', effort: 'Weigh it in an oiled spoon' },
-  steps: [
-    {
-      at: 'before-mixing',
-      text: 'Beat the {brought} in with the fat and what sugar is left.',
-      why: 'A syrup dissolves in the fat phase only when it is beaten in.',
-    },
-  ],
   oven: COOLER,
   cannot: 'Does not cream: half of the sugar should stay where the batter is creamed.',
   standing: 0.15,
@@ -32,13 +25,6 @@ const maple: Swap = {
   per: [0.75, 0.95, 1.2],
   soda: true,
   sides: { crumb: 'Moist', flavour: 'Caramel', keeps: 'Four days', effort: 'None' },
-  steps: [
-    {
-      at: 'before-mixing',
-      text: 'Beat the {brought} in with the fat and what sugar is left.',
-      why: 'A syrup dissolves in the fat phase only when it is beaten in.',
-    },
-  ],
   oven: COOLER,
   cannot: 'Brings water: the batter loses liquid elsewhere.',
   standing: 0.3,
