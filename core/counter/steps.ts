@@ -1,4 +1,5 @@
-import { HEATS_OVEN } from '../recipe/words'
+import { readMethod } from '../method/read'
+import { isGroup, isLine, type Act } from '../method/step'
 import { balanceOf } from '../balance/balance'
 import type { Family } from '../balance/families'
 import { cautionsFor, cautionsInStep, type Caution } from '../care/cautions'
@@ -9,7 +10,7 @@ import { kitchenOf, ownMeasure, wholeGrams } from '../reformulate/lines'
 import type { Activity } from '../schedule/activity'
 import { activitiesOf, type MethodOptions } from '../schedule/method'
 import { batterLook, doneLook, lookOf, unmouldLook, type Look } from './look'
-import { usesOf, wordsFor, type Use } from './uses'
+import { usesOf, type Use } from './uses'
 
 export type StepKind = 'do' | 'wait' | 'bake' | 'cool'
 
@@ -52,8 +53,25 @@ export interface CounterRequest extends Omit<MethodOptions, 'bake'> {
   components?: readonly { name: string; recipe: Recipe }[]
 }
 
-const MIXES =
-  /\b(cream|beat|whisk|whip|fold|stir|mix|combine|add|sift|rub|melt|put|pour|mash|dissolve|boil|simmer|heat|warm|crush|blend|whizz|knead|press|loosen|toss|sprinkle|scatter|brush|spread|dust|drizzle|spoon|swirl|top|pipe|fill|sandwich|ice|soak|cook|season|make)\b/i
+/** Acts in which something goes into something. */
+const MIXES: ReadonlySet<Act> = new Set<Act>([
+  'cream',
+  'foam',
+  'melt',
+  'rub-in',
+  'mix',
+  'fold',
+  'soften',
+  'infuse',
+  'simmer',
+  'soak',
+  'spread',
+  'pipe',
+  'decorate',
+  'fry',
+])
+/** Acts after which the batter is ready. */
+const BATTER: ReadonlySet<Act> = new Set<Act>(['cream', 'foam', 'melt', 'rub-in', 'mix', 'fold'])
 const LINES = /\b(line|grease|butter|flour|paper)\b[^.]*\b(tins?|pans?|trays?|cases|moulds?|paper)\b/i
 /** Ready to pour: what may still loosen it, by the kind of the recipe's own liquid. */
 const LOOSENS = [
@@ -68,8 +86,6 @@ const LOOSENS = [
   'coffee-brewed',
   'orange-juice',
 ]
-/** Only moves the batter into its tin. */
-const PORTIONS = /\b(divide|pour|spoon|scrape|turn|tip|level|smooth|spread)\b[^.]*\b(tins?|pans?|trays?|cases|moulds?|dish|between|top)\b/i
 /** A tablespoon of a thin liquid, g. */
 const SPOON = 15
 /** More than this share of the batter is no correction but another recipe. */
@@ -78,18 +94,20 @@ const MOST_SHARE = 0.05
 /** Parts that the method never speaks of get a sentence, so that nothing stays in the cupboard. */
 function spokenFor(recipe: Recipe): Recipe {
   const method = recipe.method.filter((m) => m.trim())
-  // A paragraph tells of the cake and of what goes on it in one breath.
-  const sentences = method.flatMap((m) => m.split(/(?<=[.!])\s+(?=[A-Z])/))
-  const bakedAt = sentences.findIndex((m) => /\b(bake|into the (hot )?oven|in the oven)\b/i.test(m) && !HEATS_OVEN.test(m))
+  const clauses = readMethod(recipe, recipe.region ?? 'uk').steps.flatMap((s) => s.clauses)
+  const bakedAt = clauses.findIndex((c) => c.act === 'bake')
   const before = method.length ? [] : recipe.parts.filter((p) => ['batter', 'crust'].includes(p.role) && p.lines.length)
-  const after = recipe.parts.filter((p) => {
+  const after = recipe.parts.filter((p, part) => {
     if (['batter', 'crust'].includes(p.role) || !p.lines.length) return false
     const name = p.name.toLowerCase().replace(/^(for )?the /, '')
-    const about = bakedAt < 0 ? [] : sentences.slice(bakedAt + 1)
-    return (
-      !method.some((m) => name.length > 2 && m.toLowerCase().includes(name)) &&
-      !p.lines.some((l) => about.some((m) => wordsFor(l)?.test(m)))
+    // A paragraph tells of the cake and of what goes on it in one breath.
+    const told = clauses.some(
+      (c, i) =>
+        c.act !== 'ready-tin' &&
+        (i > bakedAt || c.part === part) &&
+        c.things.some((t) => (isLine(t) ? t.part === part : isGroup(t) && c.part === part)),
     )
+    return !told && !method.some((m) => name.length > 2 && m.toLowerCase().includes(name))
   })
   if (!before.length && !after.length) return recipe
   const make = (name: string) => `Make the ${name.toLowerCase().replace(/^(for )?the /, '') || 'rest'}: mix everything for it.`
@@ -134,18 +152,14 @@ export function counterOf(request: CounterRequest): CounterAnswer {
   const uses = usesOf(
     recipe,
     own.map((a, i) => ({
-      text: a.label,
+      clauses: a.clauses ?? [],
       baked: bakeAt >= 0 && i > bakeAt,
-      mixes: a.handsOn && MIXES.test(a.label) && i !== bakeAt && i !== coolAt,
+      mixes: a.handsOn && (a.clauses ?? []).some((c) => MIXES.has(c.act)),
     })),
     kitchen,
   )
   const isMixing = (i: number) =>
-    i < (bakeAt < 0 ? own.length : bakeAt) &&
-    own[i]!.handsOn &&
-    MIXES.test(own[i]!.label) &&
-    !LINES.test(own[i]!.label) &&
-    !PORTIONS.test(own[i]!.label)
+    i < (bakeAt < 0 ? own.length : bakeAt) && own[i]!.handsOn && (own[i]!.clauses ?? []).some((c) => BATTER.has(c.act))
   const lastMix = own.findLastIndex((_, i) => isMixing(i))
   const spoon = lastMix >= 0 ? loosening(request.recipe, region, altitudeM) : null
   const fluidity = balance.metrics.fluidity
@@ -197,9 +211,10 @@ const insertAt = (steps: readonly CounterStep[], coolAt: number): number => {
 
 function componentSteps(c: { name: string; recipe: Recipe }, kitchen: (l: Line) => string): CounterStep[] {
   const method = c.recipe.method.length ? c.recipe.method : [`Make the ${c.name.toLowerCase()}: mix everything for it.`]
+  const read = readMethod({ ...c.recipe, method }, c.recipe.region ?? 'uk').steps
   const uses = usesOf(
     c.recipe,
-    method.map((text) => ({ text, baked: false, mixes: true })),
+    method.map((_, i) => ({ clauses: read[i]?.clauses ?? [], baked: false, mixes: true })),
     kitchen,
   )
   return method.map((text, i) => ({

@@ -72,7 +72,7 @@ function isVerb(
   if (base.form === 'third') return undefined
   if (!atBoundary(t, i, start)) {
     // "before turning out onto a rack" is a second thing to do.
-    if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|serve|spread|put|cool)$/.test(VERB_CLASS[base.verb]!))
+    if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|spread|put|cool)$/.test(VERB_CLASS[base.verb]!))
       return { verb: base.verb, gerund: true }
     return undefined
   }
@@ -375,7 +375,12 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     for (let j = at + 1; j < b; j++) {
       if (masked.has(j)) continue
       const follows = FOLLOWERS.test(t[j]!.word) && (isStop(t[j - 1]!) || JOINTS.has(t[j - 1]!.word))
-      if (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j))
+      // "then at 180C for 20 minutes": the same again at another heat.
+      const again = follows && /^(?:at|for|another|a)$/.test(t[j + 1]?.word ?? '') && t.slice(j, b).some((x) => x.kind === 'number')
+      if (
+        again ||
+        (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j))
+      )
         cuts.push(j)
       else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
     }

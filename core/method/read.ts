@@ -197,9 +197,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const times = s.dials.filter(
       (x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to && (!p.masked.has(x.from) || t[x.from]!.depth > 0),
     )
-    const heats = heatsOf(s).filter(
-      (x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0),
-    )
+    const heats = heatsOf(s).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
     const things = thingsOf(d, picks.lines, recipe, used)
     const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
     const role = readied(part)

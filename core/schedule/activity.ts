@@ -1,3 +1,5 @@
+import type { Clause } from '../method/step'
+
 /** Things of a kitchen that one activity at a time can use, or as many as there are of them. */
 export const THINGS = ['hands', 'oven', 'mixer', 'hob', 'fridge', 'freezer'] as const
 export type Thing = (typeof THINGS)[number]
@@ -23,6 +25,8 @@ export interface Activity {
   night?: boolean
   /** Line of the method that it comes from. */
   step?: number
+  /** What the method says is done in it. */
+  clauses?: readonly Clause[]
   /** The baker wants it to start at this minute, and nowhen else. */
   at?: number
 }

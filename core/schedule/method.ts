@@ -1,11 +1,12 @@
-import { HEATS_OVEN } from '../recipe/words'
-import type { Recipe } from '../recipe/recipe'
 import { methodSigns } from '../balance/method'
+import { readMethod } from '../method/read'
+import type { Act, Clause } from '../method/step'
+import { capital } from '../method/text'
+import type { Recipe } from '../recipe/recipe'
 import type { Activity } from './activity'
 
-/** What a sentence of a method asks of a kitchen, where it does not say: minutes, and what is used. Data, first match wins. */
-interface Kind {
-  any: RegExp
+/** What an act asks of a kitchen, where the method does not say: minutes, and what is used. */
+interface Work {
   minutes: readonly [low: number, best: number, high: number]
   handsOn: boolean
   needs: readonly string[]
@@ -13,66 +14,91 @@ interface Kind {
   /** Part of getting the batter ready: the oven must not wait long after it. */
   mixing?: boolean
 }
-const KINDS: readonly Kind[] = [
-  { any: HEATS_OVEN, minutes: [12, 18, 25], handsOn: false, needs: ['oven'] },
-  { any: /\b(overnight)\b/i, minutes: [360, 480, 900], handsOn: false, needs: ['fridge'], better: 720 },
-  { any: /\b(freez\w+|in the freezer)\b/i, minutes: [30, 60, 120], handsOn: false, needs: ['freezer'] },
-  { any: /\b(chill|refrigerat\w+|in the fridge|fridge)\b/i, minutes: [30, 60, 180], handsOn: false, needs: ['fridge'], better: 120 },
-  { any: /\b(bake|into the (hot )?oven|in the oven)\b/i, minutes: [20, 30, 40], handsOn: false, needs: ['oven'] },
-  { any: /\b(steam)\b/i, minutes: [30, 40, 50], handsOn: false, needs: ['hob'] },
-  { any: /\b(fry|cr[eê]pe pan|frying pan|skillet|griddle|on the pan|each side)\b/i, minutes: [20, 30, 45], handsOn: true, needs: ['hob'] },
-  { any: /\b(boil|simmer|cook|reduce|melt|dissolve|heat|warm)\b/i, minutes: [4, 8, 15], handsOn: true, needs: ['hob'] },
-  {
-    any: /\b(whip|whisk|beat)\b.*\b(egg|white|aquafaba|foam|peaks|ribbon|thick|volume|cream)\b/i,
-    minutes: [6, 9, 14],
-    handsOn: true,
-    needs: ['mixer'],
-    mixing: true,
-  },
-  { any: /\b(cream|beat|whip)\b/i, minutes: [4, 6, 10], handsOn: true, needs: ['mixer'], mixing: true },
-  {
-    any: /\b(sandwich|fill|frost|ice|spread|pipe|coat|decorat\w+|layer|stack|drizzle|glaze|pour over)\b/i,
-    minutes: [8, 15, 30],
-    handsOn: true,
-    needs: [],
-  },
-  { any: /\b(cool|cold|leave in the tin|turn out|on a rack)\b/i, minutes: [40, 60, 120], handsOn: false, needs: [] },
-  { any: /\b(soak|rest|stand|leave|wait|gel|thicken)\b/i, minutes: [5, 10, 30], handsOn: false, needs: [] },
-  { any: /\b(grease|line|butter|flour) .*\b(tin|pan|tray|cases?)\b/i, minutes: [3, 5, 8], handsOn: true, needs: [] },
-  {
-    any: /\b(fold|stir|mix|combine|whisk|add|loosen|sift|rub|divide|spoon|pour|scrape|mash|grate|chop|crush)\b/i,
-    minutes: [2, 4, 7],
-    handsOn: true,
-    needs: [],
-    mixing: true,
-  },
+const hands = (low: number, best: number, high: number, needs: readonly string[] = []): Work => ({
+  minutes: [low, best, high],
+  handsOn: true,
+  needs,
+})
+const wait = (low: number, best: number, high: number, needs: readonly string[] = [], better?: number): Work => ({
+  minutes: [low, best, high],
+  handsOn: false,
+  needs,
+  ...(better && { better }),
+})
+
+/** Usual times of a home kitchen with a hand mixer; what is done in a moment is told with what stands beside it. */
+const WORKS: Partial<Record<Act, Work>> = {
+  'ready-tin': hands(3, 5, 8),
+  cream: { ...hands(4, 6, 10, ['mixer']), mixing: true },
+  foam: { ...hands(6, 9, 14, ['mixer']), mixing: true },
+  melt: hands(4, 8, 15, ['hob']),
+  simmer: hands(4, 8, 15, ['hob']),
+  'rub-in': { ...hands(4, 6, 10), mixing: true },
+  mix: { ...hands(2, 4, 7), mixing: true },
+  fold: { ...hands(2, 4, 7), mixing: true },
+  soften: wait(5, 10, 20),
+  infuse: wait(10, 20, 60),
+  strain: hands(2, 3, 6),
+  divide: hands(2, 3, 6),
+  'fill-tin': hands(2, 3, 6),
+  bake: wait(20, 30, 40, ['oven']),
+  fry: hands(20, 30, 45, ['hob']),
+  cool: wait(45, 60, 120, [], 120),
+  unmould: hands(1, 2, 4),
+  chill: wait(30, 60, 180, ['fridge'], 120),
+  freeze: wait(30, 60, 120, ['freezer']),
+  rest: wait(5, 10, 30),
+  soak: hands(3, 5, 10),
+  poke: hands(1, 2, 4),
+  hollow: hands(5, 8, 15),
+  cut: hands(3, 6, 12),
+  spread: hands(8, 15, 30),
+  pipe: hands(8, 15, 30),
+  roll: hands(3, 5, 8),
+  decorate: hands(4, 8, 15),
+}
+const NIGHT: readonly [number, number, number] = [360, 480, 900]
+const STEAM: Work = wait(30, 40, 50, ['hob'])
+/** A step of which nothing was understood is still a step: some minutes of somebody. */
+const UNREAD: Work = hands(3, 5, 8)
+
+/** What is done in one go and needs the same things is one activity. */
+const SAME_GO: readonly ReadonlySet<Act>[] = [
+  new Set<Act>(['mix', 'fold', 'rub-in', 'cream', 'foam', 'strain', 'divide', 'fill-tin', 'other']),
+  new Set<Act>(['melt', 'simmer', 'strain', 'other']),
+  new Set<Act>(['ready-tin', 'other']),
+  new Set<Act>(['poke', 'soak', 'other']),
+  new Set<Act>(['unmould', 'roll', 'other']),
+  new Set<Act>(['roll', 'spread', 'other']),
+  new Set<Act>(['bake']),
+  new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow', 'soak', 'other']),
 ]
-const FALLBACK: Kind = { any: /./, minutes: [3, 5, 8], handsOn: true, needs: [] }
+/** Done to a cake while it is warm. */
+const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
+/** Done to a cake that is cold. */
+const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
+const SAYS_WARM = /\b(?:warm|hot|straight (?:away|from|out)|immediately|at once|still)\b/i
+/** Words of keeping and warning, which are nothing to do. */
+const NO_TASK =
+  /^\s*(?:note|tip|nb|n\.b|warning|storage|keeps?|stays|lasts|improves|freezes|better the next|store|do not|don['’]t|never|variation|p\.?s|serves?|makes|enjoy)\b/i
 
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
 const COOLS: readonly [number, number, number] = [45, 60, 120]
+/** What is said of a time longer than this is of keeping, min. */
+const LONGEST_WAIT = 36 * 60
+/** A wait this long has cooled a cake. */
+const COOLED = 30
 /** Firm butter softens in about an hour in a room of 20 °C; half an hour in pieces. */
 const SOFTENS: readonly [number, number, number] = [30, 60, 120]
 const PREHEAT: readonly [number, number, number] = [12, 18, 25]
-/** Words for what the plan has as cooling already. */
-const COOLING = /\bcool|\bcold\b|\b(?:turn|take) (?:it |them )?out\b|\bin the tin\b|\bon(?:to)? a rack\b|\bunmould/i
-const OVEN_NOTE = /^(?:Bake for .* now,|Set the oven to|In a dark or glass tin)/
 /** Soda with acid, or a foam, does not wait; powder does a little (design: soured batter within ten minutes). */
 const BATTER_WAITS = { quick: 10, slow: 25 }
 /** An oven that is hot may be kept so. */
 const HOT_WAITS = 30
 
-/** "25 to 30 minutes", "about 1 hour", "1½ h": the minutes that a sentence gives. */
-export function minutesIn(text: string): [number, number, number] | null {
-  const number = '(\\d+(?:[.,]\\d+)?)\\s*(½|¼|¾)?'
-  const m = new RegExp(`${number}(?:\\s*(?:to|–|-|or)\\s*${number})?\\s*(hours?|hrs?|h|minutes?|mins?|min)\\b`, 'i').exec(text)
-  if (!m) return null
-  const part = (c?: string) => (c === '½' ? 0.5 : c === '¼' ? 0.25 : c === '¾' ? 0.75 : 0)
-  const unit = /^h/i.test(m[5]!) ? 60 : 1
-  const low = (Number(m[1]!.replace(',', '.')) + part(m[2])) * unit
-  const high = m[3] ? (Number(m[3].replace(',', '.')) + part(m[4])) * unit : low
-  return [Math.round(low), Math.round((low + high) / 2), Math.round(high)]
-}
+/** What is done to a warm cake is done within this, min; what "at once" says within less. */
+const WARM_FOR = 15
+const AT_ONCE = 5
 
 /** A correction that the baker made to a step; it stays with the recipe. */
 export interface StepFix {
@@ -95,144 +121,348 @@ export interface MethodOptions {
   finish?: readonly { text: string; hands: number; wait: number; cold: boolean }[]
 }
 
+/** Clauses of one step that are done in one go, and what they say. */
+interface Task {
+  step: number
+  acts: Act[]
+  clauses: Clause[]
+  label: string
+  /** What the oven was last set to before it. */
+  heat?: { celsius: number; fan: boolean }
+}
+
+const triple = ([low, best, high]: readonly [number, number, number]) => ({ low, best, high })
+
 /** Every step of a recipe as things to do and to wait for, in order, with the preheating and softening that nobody writes down. */
 export function activitiesOf(recipe: Recipe, options: MethodOptions): Activity[] {
-  const { bake, fixes = {} } = options
-  const list: Activity[] = []
-  const id = (name: string | number) => `${bake}:${name}`
-  const set = recipe.oven[0]
-  const oven = set ? { celsius: set.celsius, fan: set.fan } : { celsius: 180, fan: false }
-  const signs = methodSigns(recipe)
-  const soda = recipe.parts.some((p) => p.lines.some((l) => l.ingredient === 'baking-soda'))
-  const batterWaits = signs.whipped || soda ? BATTER_WAITS.quick : BATTER_WAITS.slow
-  const steps = recipe.method.flatMap((text, step) => pieces(text).map((piece) => ({ text: piece, step })))
-  const triple = ([low, best, high]: readonly [number, number, number]) => ({ low, best, high })
-  let last: { id: string; min?: number; max?: number } | null = null
-  let mixed = false
-  let baked = false
-  let firstMixing: string | null = null
-  const push = (a: Omit<Activity, 'bake' | 'after'> & { after?: Activity['after'] }, chain = true) => {
-    list.push({ ...a, bake, after: [...(a.after ?? []), ...(chain && last ? [last] : [])] })
-    if (chain) last = { id: a.id }
+  return new Planner(recipe, options).run()
+}
+
+class Planner {
+  private readonly list: Activity[] = []
+  private readonly ovens: Recipe['oven']
+  private readonly tasks: Task[]
+  private last: { id: string; min?: number; max?: number } | null = null
+  private mixed = false
+  private baked = false
+  /** Minutes that the cake has stood since the oven. */
+  private stood = 0
+  private heated = 0
+  /** The last stay in the oven has a time of its own. */
+  private timed = false
+  private cools = 0
+  private firstMixing: string | null = null
+
+  constructor(
+    private readonly recipe: Recipe,
+    private readonly options: MethodOptions,
+  ) {
+    this.ovens = recipe.oven
+    this.tasks = tasksOf(recipe)
   }
-  const ovenMinutes = () => {
-    const said = set?.minutes
-    return options.oven ?? (said ? { low: said[0], best: Math.round((said[0] + said[1]) / 2), high: said[1] } : null)
+
+  private id(name: string | number): string {
+    return `${this.options.bake}:${name}`
   }
-  const bakeStep = (name: string | number, label: string, given: [number, number, number] | null, step?: number) => {
-    const minutes = ovenMinutes() ?? triple(given ?? [20, 30, 40])
-    list.push({
-      id: id('preheat'),
-      label: `Heat the oven to ${oven.celsius} °C${oven.fan ? ', fan' : ''}`,
-      bake,
-      minutes: triple(PREHEAT),
-      handsOn: false,
-      needs: ['oven'],
-      oven,
-      after: [],
+
+  private push(a: Omit<Activity, 'bake' | 'after'>, link: { max?: number } = {}) {
+    this.list.push({ ...a, bake: this.options.bake, after: this.last ? [{ ...this.last, ...link }] : [] })
+    this.last = { id: a.id }
+  }
+
+  run(): Activity[] {
+    const { fixes = {}, finish } = this.options
+    const bakes = this.tasks.filter((t) => t.acts.includes('bake'))
+    const seen = new Set<number>()
+    this.tasks.forEach((task, n) => {
+      const fix = fixes[task.step]
+      if (fix?.off) return
+      const act = task.acts.find((a) => a !== 'other') ?? 'other'
+      if (act === 'bake') return this.bake(n, task, bakes)
+      // What is made for the finish takes the place of the method's own last steps.
+      if (finish && this.baked && !['cool', 'unmould'].includes(act)) return
+      if (this.baked && (sumOf(task.clauses)?.[0] ?? 0) > LONGEST_WAIT) return
+      if (act === 'cool') return this.cool(task, n)
+      const until = this.tasks.findIndex((t, i) => i >= n && (t.acts.includes('cool') || t.acts.includes('chill')))
+      const cooled = until >= 0
+      // Rolled while it is warm: what comes before that is done to a warm cake too.
+      const stillWarm = this.tasks.slice(n, cooled ? until : undefined).some((t) => t.acts.includes('roll') || SAYS_WARM.test(t.label))
+      if (this.baked && !(cooled && stillWarm) && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
+      const work = workOf(task)
+      const given = act === 'fry' ? frying(task) : sumOf(task.clauses)
+      const own = fix?.minutes !== undefined && !seen.has(task.step) ? ([fix.minutes, fix.minutes, fix.minutes] as const) : undefined
+      seen.add(task.step)
+      const minutes = own ?? given ?? work.minutes
+      const warm =
+        this.baked && this.stood < COOLED && WARM.has(act) && (act !== 'soak' || SAYS_WARM.test(task.label) || task.acts.includes('poke'))
+      this.push(
+        {
+          id: this.id(n),
+          label: task.label,
+          minutes: triple(minutes),
+          handsOn: fix?.handsOn ?? work.handsOn,
+          needs: fix?.needs ?? [...work.needs],
+          ...(work.better && !given && { better: work.better }),
+          step: task.step,
+          clauses: task.clauses,
+        },
+        warm ? { max: SAYS_WARM.test(task.label) || act === 'roll' ? AT_ONCE : WARM_FOR } : {},
+      )
+      if (this.baked) this.stood += minutes[1]
+      else {
+        this.mixed = true
+        if (work.mixing) this.firstMixing ??= this.id(n)
+      }
     })
-    push({
-      id: id(name),
-      label,
-      minutes: { low: Math.round(minutes.low), best: Math.round(minutes.best), high: Math.round(minutes.high) },
+    const signs = methodSigns(this.recipe)
+    // Thin sheets are cooked in a pan.
+    if (
+      !this.baked &&
+      !signs.crepe &&
+      !this.tasks.some((t) => t.acts.includes('fry')) &&
+      this.recipe.parts.some((p) => p.role === 'batter')
+    )
+      this.bake('bake', { step: -1, acts: ['bake'], clauses: [], label: `Bake at ${this.ovens[0]?.celsius ?? 180} °C` }, [])
+    if (this.baked && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
+    this.soften()
+    this.finishing()
+    return this.list
+  }
+
+  /** One stay in the oven; the first of them heats it, another heat or a cold pause heats it again. */
+  private bake(name: string | number, task: Task, bakes: readonly Task[]) {
+    const { options } = this
+    const clause = task.clauses.find((c) => c.act === 'bake')
+    const own = clause?.oven?.find((o) => !o.fan) ?? clause?.oven?.[0]
+    const set = this.ovens[Math.min(bakes.indexOf(task) < 0 ? 0 : bakes.indexOf(task), this.ovens.length - 1)] ?? this.ovens[0]
+    const last = bakes.length > 1 ? task.heat : undefined
+    const oven = own
+      ? { celsius: own.celsius, fan: own.fan }
+      : last
+        ? { celsius: last.celsius, fan: last.fan }
+        : set
+          ? { celsius: set.celsius, fan: set.fan }
+          : { celsius: 180, fan: false }
+    const said = sumOf(task.clauses.filter((c) => c.act === 'bake'))
+    const longest = bakes.every((b) => (sumOf(b.clauses)?.[2] ?? 30) <= (said?.[2] ?? 30))
+    const ofOven = this.ovens[0]?.minutes
+    const table = ofOven ? ([ofOven[0], Math.round((ofOven[0] + ofOven[1]) / 2), ofOven[1]] as const) : null
+    const simulated = bakes.length < 2 || longest ? options.oven : undefined
+    const fix = options.fixes?.[task.step]?.minutes
+    const stages = task.clauses.filter((c) => c.minutes).length > 1
+    const whole = bakes.length < 2 && !stages ? (table ?? said) : (said ?? table)
+    const minutes = fix !== undefined ? triple([fix, fix, fix]) : (simulated ?? triple(whole ?? WORKS.bake!.minutes))
+    // It stays where it is, or moves straight on: hot from before.
+    const goesOn = this.baked && this.stood === 0
+    if (goesOn) {
+      // Stages of one bake are one stay; a time that is told apart from its "bake" is told once.
+      const stay = this.list.findLast((a) => a.needs.includes('oven') && a.oven)!
+      stay.label = `${stay.label} ${task.label}`
+      if (options.oven || !said) return
+      stay.minutes = this.timed
+        ? { low: stay.minutes.low + said[0], best: stay.minutes.best + said[1], high: stay.minutes.high + said[2] }
+        : triple(said)
+      this.timed = true
+      return
+    }
+    this.timed = said !== null
+    // Out for a moment and in again: it is still hot.
+    const hot = this.baked && this.stood < COOLED
+    const heat = this.heated++ ? `${this.heated}:preheat` : 'preheat'
+    if (!hot)
+      this.list.push({
+        id: this.id(heat),
+        label: `Heat the oven to ${Math.round(oven.celsius)} °C${oven.fan ? ', fan' : ''}`,
+        bake: options.bake,
+        minutes: triple(PREHEAT),
+        handsOn: false,
+        needs: ['oven'],
+        oven,
+        after: this.baked && this.last ? [this.last] : [],
+      })
+    this.push(
+      {
+        id: this.id(name),
+        label: task.label,
+        minutes: { low: Math.round(minutes.low), best: Math.round(minutes.best), high: Math.round(minutes.high) },
+        handsOn: false,
+        needs: ['oven', ...(options.tins ?? []).map((t) => `tin:${t}`)],
+        oven,
+        ...(task.step >= 0 && { step: task.step }),
+        clauses: task.clauses,
+      },
+      this.mixed && !hot ? { max: this.batterWaits() } : {},
+    )
+    if (!hot) this.list.at(-1)!.after.push({ id: this.id(heat), max: HOT_WAITS })
+    this.baked = true
+    this.stood = 0
+  }
+
+  private batterWaits(): number {
+    const soda = this.recipe.parts.some((p) => p.lines.some((l) => l.ingredient === 'baking-soda'))
+    return methodSigns(this.recipe).whipped || soda ? BATTER_WAITS.quick : BATTER_WAITS.slow
+  }
+
+  /** Cooling as the method tells it; before the oven it is another thing that waits. */
+  private cool(task: Task, n: number) {
+    const given = sumOf(task.clauses)
+    const short = given && given[2] < COOLED
+    const minutes = given ?? (this.baked ? COOLS : ([20, 30, 60] as const))
+    this.push({
+      id: this.baked && !this.cools++ ? this.id('cool') : this.id(n),
+      label: task.label,
+      minutes: triple(minutes),
       handsOn: false,
-      needs: ['oven', ...(options.tins ?? []).map((t) => `tin:${t}`)],
-      oven,
-      after: [{ id: id('preheat'), max: HOT_WAITS }],
-      ...(step !== undefined && { step }),
+      needs: [],
+      ...(!given && { better: minutes[2] }),
+      step: task.step,
     })
-    if (mixed) list.at(-1)!.after = list.at(-1)!.after.map((x) => (x.id === id('preheat') ? x : { ...x, max: batterWaits }))
-    baked = true
-    push({
-      id: id('cool'),
+    if (this.baked) this.stood += short ? minutes[1] : Math.max(COOLED, minutes[1])
+  }
+
+  private coolFirst(task: Task) {
+    if (this.stood >= COOLED || SAYS_WARM.test(task.label)) return
+    // An icing that is made or spread needs a cold cake; what is scattered on a batter in the oven does not come here.
+    this.coolNow()
+  }
+
+  private coolNow() {
+    const name = this.cools++ ? `cool${this.cools}` : 'cool'
+    this.push({
+      id: this.id(name),
       label: 'Cool: ten minutes in the tin, then on a rack',
       minutes: triple(COOLS),
       handsOn: false,
       needs: [],
       better: COOLS[2],
     })
+    this.stood += COOLS[1]
   }
-  for (const [n, { text, step }] of steps.entries()) {
-    const fix = fixes[step]
-    if (fix?.off) continue
-    const kind = KINDS.find((k) => k.any.test(text)) ?? FALLBACK
-    const heating = kind === KINDS[0]
-    // Cooling and heating stand in the plan already.
-    if (
-      heating ||
-      (baked && COOLING.test(text) && !/\b(sandwich|fill|frost|ice|spread|pipe|soak|poke|pour|brush|chill|fridge)\b/i.test(text))
+
+  private soften() {
+    const soft = this.recipe.parts.some((p) =>
+      p.lines.some((l) => /\bsoft/i.test(l.text) && /butter|block|cream-cheese/.test(l.ingredient ?? '')),
     )
-      continue
-    // What the oven does differently is said of the baking that stands in the plan.
-    if (baked && OVEN_NOTE.test(text)) continue
-    if (!baked && kind.needs.includes('oven')) {
-      bakeStep(n, text, minutesIn(text), step)
-      continue
-    }
-    if (options.finish && baked) continue
-    const given = minutesIn(text)
-    const minutes = fix?.minutes !== undefined ? ([fix.minutes, fix.minutes, fix.minutes] as const) : (given ?? kind.minutes)
-    const needs = fix?.needs ?? [...kind.needs]
-    push({
-      id: id(n),
-      label: text,
-      minutes: triple(minutes),
-      handsOn: fix?.handsOn ?? kind.handsOn,
-      needs,
-      ...(kind.better && { better: kind.better }),
-      step,
-    })
-    if (!baked) {
-      mixed = true
-      if (kind.mixing) firstMixing ??= id(n)
-    }
-  }
-  // Thin sheets are cooked in a pan.
-  if (!baked && !signs.crepe && recipe.parts.some((p) => p.role === 'batter')) bakeStep('bake', `Bake at ${oven.celsius} °C`, null)
-  const soft = recipe.parts.some((p) => p.lines.some((l) => /\bsoft/i.test(l.text) && /butter|block|cream-cheese/.test(l.ingredient ?? '')))
-  if (soft && firstMixing) {
-    list.push({
-      id: id('soften'),
+    const first = this.list.find((a) => a.id === this.firstMixing)
+    if (!soft || !first) return
+    this.list.push({
+      id: this.id('soften'),
       label: 'Take the butter out to soften',
-      bake,
+      bake: this.options.bake,
       minutes: triple(SOFTENS),
       handsOn: false,
       needs: [],
       after: [],
     })
-    list.find((a) => a.id === firstMixing)!.after.push({ id: id('soften'), max: 180 })
+    first.after.push({ id: this.id('soften'), max: 180 })
   }
-  for (const [n, s] of (options.finish ?? []).entries()) {
-    if (!s.hands && !s.cold) continue
-    if (s.hands)
-      push({
-        id: id(`f${n}`),
-        label: s.text,
-        minutes: triple([Math.round(s.hands * 0.8), s.hands, Math.round(s.hands * 1.5)]),
-        handsOn: true,
-        needs: [],
-      })
-    if (s.wait)
-      push({
-        id: id(`w${n}`),
-        label: s.cold ? 'Chill' : 'Wait',
-        minutes: triple([s.wait, s.wait, s.wait * 2]),
-        handsOn: false,
-        needs: s.cold ? ['fridge'] : [],
-        better: s.wait * 2,
-      })
+
+  private finishing() {
+    for (const [n, s] of (this.options.finish ?? []).entries()) {
+      if (!s.hands && !s.cold) continue
+      if (s.hands)
+        this.push({
+          id: this.id(`f${n}`),
+          label: s.text,
+          minutes: triple([Math.round(s.hands * 0.8), s.hands, Math.round(s.hands * 1.5)]),
+          handsOn: true,
+          needs: [],
+        })
+      if (s.wait)
+        this.push({
+          id: this.id(`w${n}`),
+          label: s.cold ? 'Chill' : 'Wait',
+          minutes: triple([s.wait, s.wait, s.wait * 2]),
+          handsOn: false,
+          needs: s.cold ? ['fridge'] : [],
+          better: s.wait * 2,
+        })
+    }
   }
-  return list
 }
 
-/** Sentences of a step that are things of their own: "Cool, then sandwich with jam." */
-function pieces(text: string): string[] {
-  const sentences = text
-    .replace(/^\s*\d+[.)]\s*/, '')
-    .split(/(?<=[.!])\s+(?=[A-Z])|;\s+/)
-    .flatMap((s) => {
-      const [before, after] = s.split(/,?\s+(?:and|then)\s+(?=bake\b)|,\s+(?=bake\b)/i)
-      return after && before ? [before, after.charAt(0).toUpperCase() + after.slice(1)] : [s]
-    })
-  return sentences.map((s) => s.trim()).filter(Boolean)
+/** Minutes that clauses give, together; `null` where none does. */
+function sumOf(clauses: readonly Clause[]): [number, number, number] | null {
+  const given = clauses.flatMap((c) => (c.minutes ? [c.minutes] : []))
+  if (!given.length) return null
+  const low = given.reduce((sum, m) => sum + m[0], 0)
+  const high = given.reduce((sum, m) => sum + m[1], 0)
+  return [Math.round(low), Math.round((low + high) / 2), Math.round(high)]
 }
+
+/** What a task asks for: the most that any of its acts does. */
+function workOf(task: Task): Work {
+  if (/\bovernight\b/i.test(task.label) && task.acts.some((a) => ['chill', 'rest', 'cool', 'infuse'].includes(a)))
+    return { ...wait(...NIGHT, task.acts.includes('chill') ? ['fridge'] : []), better: 720 }
+  if (/^steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i.test(task.label)) return STEAM
+  const works = task.acts.flatMap((a) => WORKS[a] ?? [])
+  if (!works.length) return UNREAD
+  const most = works.reduce((a, b) => (b.minutes[1] > a.minutes[1] ? b : a))
+  return { ...most, needs: [...new Set(works.flatMap((w) => w.needs))], ...(works.some((w) => w.mixing) && { mixing: true }) }
+}
+
+/** Thin sheets come one after another: so many, so long a side. */
+function frying(task: Task): [number, number, number] | null {
+  const each = sumOf(task.clauses)
+  if (!each || each[1] > 10) return each
+  const count = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i.exec(task.label)
+  if (!count) return null
+  const n = [Number(count[1]), Number(count[2] ?? count[1])]
+  // A minute a side is two a sheet, with the pouring.
+  const sides = /\beach side|\bper side|\bboth sides/i.test(task.label) ? 2 : 1
+  return [n[0]! * each[0] * sides, Math.round(((n[0]! + n[1]!) / 2) * each[1] * sides), n[1]! * each[2] * sides]
+}
+
+/** A method as tasks: neighbours in one sentence that are done in one go are one. */
+function tasksOf(recipe: Recipe): Task[] {
+  const { steps } = readMethod(recipe, recipe.region ?? 'uk')
+  const out: Task[] = []
+  let heat: Task['heat']
+  steps.forEach(({ text, clauses }, step) => {
+    const acting = clauses.filter((c) => c.act !== 'heat-oven' && c.act !== 'serve')
+    if (!clauses.length && /\p{L}{3}/u.test(text) && !NO_TASK.test(text))
+      out.push({ step, acts: ['other'], clauses: [], label: text.trim() })
+    let open: { task: Task; from: number; to: number } | null = null
+    const close = () => {
+      if (!open) return
+      const label = tidy(text.slice(open.from, open.to))
+      const idle = open.task.acts.every((a) => a === 'other') && !sumOf(open.task.clauses)
+      if (/\p{L}/u.test(label) && !NO_TASK.test(label) && !(idle && acting.length > open.task.clauses.length))
+        out.push({ ...open.task, label })
+      open = null
+    }
+    for (const c of clauses) {
+      if (c.act === 'heat-oven' && c.oven?.[0]) heat = c.oven.find((o) => !o.fan) ?? c.oven[0]
+      if (!acting.includes(c)) continue
+      const before = open as { task: Task; from: number; to: number } | null
+      const between = before ? text.slice(before.to, c.span[0]) : ''
+      const sentence = before !== null && !/[.!?]\s*$/.test(text.slice(before.from, before.to).trimEnd()) && !/[.!?]/.test(between)
+      if (before && sentence && SAME_GO.some((go) => [...before.task.acts, c.act].every((a) => go.has(a)))) {
+        before.task.acts.push(c.act)
+        before.task.clauses.push(c)
+        before.to = c.span[1]
+        continue
+      }
+      close()
+      open = {
+        task: { step, acts: [c.act], clauses: [c], label: '', ...(c.act === 'bake' && heat && { heat }) },
+        from: c.span[0],
+        to: c.span[1],
+      }
+    }
+    close()
+  })
+  return out
+}
+
+/** A piece of a sentence as a sentence of its own. */
+const tidy = (text: string): string =>
+  capital(
+    text
+      .trim()
+      .replace(/[\s,;:–-]*(?:\b(?:and|then|before|but)\b[\s,]*)*$/i, '')
+      .replace(/^(?:and|then|,|;)\s+/i, '')
+      // Heating stands in the plan already.
+      .replace(/ in (?:a |the |your )?(?:pre-?heated|hot) oven(?= )/i, '')
+      .replace(/\s*\bpre-?heated\b/gi, ''),
+  )

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { answer } from '../contract/handle'
-import { HEATS_OVEN } from '../recipe/words'
 
 const CAKE = 'Pier cake\nTin: 20 cm round\n200 g self-raising flour\n200 g butter\n200 g sugar\n4 eggs\n'
 const kinds = (text: string) => answer('counter', { text, region: 'uk' }).steps.map((s) => [s.kind, s.text] as const)
@@ -9,16 +8,11 @@ describe('heating the oven', () => {
   it.each(['Heat oven to 180C/160C fan.', 'Preheat the oven to 350 F.', 'Pre-heat oven', 'Set your oven to 170', 'Oven to gas 4'])(
     '“%s” is no step of mixing: the plan has it already',
     (line) => {
-      expect(line).toMatch(HEATS_OVEN)
       const steps = kinds(`${CAKE}Method\n${line}\nCream the butter and sugar. Beat in the eggs, fold in the flour.\nBake for 30 minutes.`)
       expect(steps.map(([, text]) => text)).not.toContain(line)
       expect(steps.filter(([kind]) => kind === 'bake')).toEqual([['bake', 'Bake for 30 minutes.']])
     },
   )
-
-  it.each(['Heat the milk.', 'Put it in the oven.', 'Bake in a hot oven.'])('“%s” is something else', (line) => {
-    expect(line).not.toMatch(HEATS_OVEN)
-  })
 })
 
 describe('what a method leaves out', () => {
