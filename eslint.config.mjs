@@ -6,7 +6,9 @@ import tseslint from 'typescript-eslint'
 const LAYERS = [
   'measure',
   'pantry',
+  'language',
   'recipe',
+  'method',
   'balance',
   'care',
   'swaps',

@@ -5,11 +5,13 @@ import highsLoader from 'highs'
 import { cpus } from 'node:os'
 import { answer } from '../core/contract/handle'
 import { CLASSICS } from '../core/fixtures/classics'
+import { TOLD } from '../core/fixtures/methods'
 import { day, programme, QUIET, SERVE } from '../core/fixtures/days'
 import { plan } from '../core/schedule/solve'
 import { bake } from '../core/oven/bake'
 import { usualBatter } from '../core/oven/batter'
 import { readRecipe } from '../core/recipe/text'
+import { readMethod } from '../core/method/read'
 import { nearestMeasures } from '../core/measure/kitchen'
 import type { Region } from '../core/measure/region'
 import { measurableOf } from '../core/pantry/measurable'
@@ -88,6 +90,18 @@ const time = (what: string, budgetMs: number, ms: number[]) =>
     value: `${median(ms).toFixed(2)} ms (95 % within ${at(ms, 0.95).toFixed(2)} ms)`,
     within: median(ms) <= budgetMs,
   })
+
+const pages = TOLD.map((t) => ({ ...t, recipe: readRecipe(t.text, t.region).recipe }))
+time(
+  'reading a pasted page of about 25 rows, with its method left as text',
+  20,
+  timed(200, (i) => readRecipe(pages[i % pages.length]!.text, pages[i % pages.length]!.region)),
+)
+time(
+  'reading a method into acts and the lines that they use',
+  20,
+  timed(200, (i) => readMethod(pages[i % pages.length]!.recipe, pages[i % pages.length]!.region)),
+)
 
 time(
   'balance of a 20-line recipe',

@@ -167,7 +167,12 @@ const chrome = await chromium.launch({ executablePath, args: ['--no-sandbox', '-
 try {
   for (const [name, view] of Object.entries(VIEWS)) {
     if (names.length && !names.includes(name)) continue
-    const context = await chrome.newContext({ viewport: view.size, colorScheme: view.dark ? 'dark' : 'light', reducedMotion: 'reduce' })
+    const context = await chrome.newContext({
+      viewport: view.size,
+      colorScheme: view.dark ? 'dark' : 'light',
+      locale: 'en-GB',
+      reducedMotion: 'reduce',
+    })
     const page = await context.newPage()
     await page.goto(address)
     await settled(page)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Step } from '../../core/reformulate/rewrite'
+import type { Step } from '../../core/reformulate/method'
 
 defineProps<{ steps: Step[]; oven: { celsius: number; fan: boolean; minutes: [number, number] | null }[] }>()
 </script>

@@ -254,6 +254,20 @@ const OTHERWISE =
   /(?<=\d\s*(?:cm|mm|in|inch|")?)\s*\/\s*\d+(?:[.,]\d+)?\s*(?:-?\s*in(?:ch(?:es)?)?\b|cm\b|["”″])|\((?:about |approx\.? |ca\.? )?\d[^)a-z]*(?:cm|mm|in(?:ch(?:es)?)?|["”″])[^)]*\)/gi
 const SENTENCE_END = /(?<=[.;!?])\s+(?=[A-Z\d])|\n/
 
+/** Where the words for a tin begin: behind the verb and what is poured. */
+const BEFORE_TIN =
+  /^.*\b(?:into|onto|in|on|over|between|among|grease|butter|line|flour|oil|dust|prepare|spray|ready|use|using|take|out|to|and)\s+(?=(?:the |a |an |your |two |three |four |\d|greased|lined|buttered|deep|round|square|loaf|bundt|large|prepared|well|non))/i
+/** The words of a sentence that are of its tin: "two lined 20 cm tins", not what is done with them. */
+function phraseIn(sentence: string): string {
+  const end = /\b(?:tins?|pans?|mou?lds?|trays?|dish(?:es)?|cases|form|springforms?|bundts?|skillet|cups|sufuria)\b/i.exec(sentence)
+  if (!end || !/\d/.test(sentence) || sentence.length < 28) return sentence
+  const tail = /^(?:(?! (?:and|with|for|until|then) )[^,;.]){0,40}/.exec(sentence.slice(end.index + end[0].length))?.[0] ?? ''
+  const sized = /\d/.test(sentence.slice(0, end.index))
+  const upTo = sentence.slice(0, end.index + end[0].length) + (sized ? '' : tail)
+  const short = upTo.replace(BEFORE_TIN, '').replace(/^(?:a|an|the|your)\s+/i, '')
+  return short.length < sentence.length && /\d/.test(short) ? short.trim() : sentence
+}
+
 /**
  * The tins that texts name, in the order of how likely the cake is baked in them.
  *
@@ -270,10 +284,7 @@ export function tinsIn(texts: readonly string[]): TinMention[] {
           score: hit.score - found.length * 0.12,
           tin: {
             ...hit.tin,
-            text: sentence
-              .replace(/^\W*(?:tins?|pans?|moulds?|molds?)\s*:\s*/i, '')
-              .trim()
-              .slice(0, 200),
+            text: phraseIn(sentence.replace(/^\W*(?:tins?|pans?|moulds?|molds?)\s*:\s*/i, '').trim()).slice(0, 200),
           },
         })
     }

@@ -136,7 +136,15 @@ function dividedInto(method: readonly string[]): number {
  */
 export function readRecipe(text: string, region: Region): ParsedRecipe {
   const page = readPage(text, region)
-  const recipe: Recipe = { title: page.title, yield: yieldOf(page.meta), tins: [], oven: [], parts: page.parts, method: page.method, ...(page.sections.length && { sections: page.sections }) }
+  const recipe: Recipe = {
+    title: page.title,
+    yield: yieldOf(page.meta),
+    tins: [],
+    oven: [],
+    parts: page.parts,
+    method: page.method,
+    ...(page.sections.length && { sections: page.sections }),
+  }
   const questions: Question[] = [...page.questions]
 
   const sources: Source[] = [

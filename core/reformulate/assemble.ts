@@ -326,6 +326,7 @@ function reasonsFor(o: Outcome, place: Place, to: number, eggs: boolean): Outcom
   const { kind } = place.ingredient
   const more = to > o.from
   const because = (code: string, message: string) => [{ code, message }]
+  if (!place.inBatter) return because('firmness', `a little ${more ? 'more' : 'less'}, so that it stays as firm as it was`)
   if (kind === 'fat')
     return more ? because('tenderness', 'a little more, to keep it tender') : because('less-to-hold', 'the new crumb holds less fat')
   if (kind === 'sugar' || kind === 'syrup')
