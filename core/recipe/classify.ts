@@ -251,6 +251,7 @@ const FOLLOWS: Readonly<Record<Label | 'start', Partial<Record<Label, number>>>>
     'method-heading': 0,
   },
   clutter: {
+    title: -1,
     intro: 0.2,
     meta: 0.3,
     clutter: 0.8,
@@ -354,7 +355,10 @@ export function classify(rows: readonly Row[]): Classified[] {
   const features = rows.map(featuresOf)
   const numbers = features.flatMap((f) => (f.numbering?.marked ? [f.numbering.n] : []))
   const inOrder = numbers.filter((n, i) => i > 0 && n === numbers[i - 1]! + 1).length
-  const scores = features.map((f, index) => evidenceFor(f, { index, numbered: inOrder >= 2 }))
+  // A title comes first of what is not the page's own furniture.
+  let above = 0
+  const places = features.map((f) => (f.clutter ? above : above++))
+  const scores = features.map((f, i) => evidenceFor(f, { index: places[i]!, numbered: inOrder >= 2 }))
   weighNeighbours(features, scores)
   let best = Object.fromEntries(LABELS.map((l) => [l, (FOLLOWS.start[l] ?? UNUSUAL) + scores[0]![l]])) as Scores
   const came: Record<Label, Label>[] = []

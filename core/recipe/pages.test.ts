@@ -15,6 +15,12 @@ const blog = (p: TruePage, body: string) =>
 
 const SETTINGS: Record<string, Setting> = {
   'a plain list': (p) => `${p.title}\n\n${list(p, (n) => `${n}:`, plain)}\n\nMethod:\n${p.steps.join('\n')}`,
+  'a site’s furniture above the title': (p) =>
+    `Skip to recipe   ★★★★★ 4.8 (312)  Save  Print\n${p.title}\n12 Mar · Jump to comments\n\nPREP 20 min | COOK 45 min\n\nINGREDIENTS   1x 2x 3x\n${list(
+      p,
+      (n) => n.toUpperCase(),
+      (l) => `▢ ${plain(l)}`,
+    )}\n\nMETHOD\n${numbered(p, (n) => `${n}. `)}\n\nDid you make this? Tag us!`,
   'bullets and numbered steps': (p) =>
     `${p.title}\n\nIngredients\n${list(
       p,
