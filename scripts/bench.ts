@@ -92,14 +92,20 @@ const time = (what: string, budgetMs: number, ms: number[]) =>
   })
 
 const pages = TOLD.map((t) => ({ ...t, recipe: readRecipe(t.text, t.region).recipe }))
+/** Sixty rows, with what readers said under it; never twice the same, since what was taken apart is kept. */
+const sixty = (turn: number) => {
+  const rows = [...TOLD[5]!.text.split('\n'), 'For the middle', ...TOLD[0]!.text.split('\n').slice(2)].filter((r) => r.trim())
+  const said = Array.from({ length: 60 - rows.length }, (_, i) => `Comment ${i}: I used half the sugar and it was fine.`)
+  return [...rows, ...said].join('\n').replaceAll('sugar', `sugar${' '.repeat(turn % 9)}`)
+}
 time(
-  'reading a pasted page of about 25 rows, with its method left as text',
-  20,
-  timed(200, (i) => readRecipe(pages[i % pages.length]!.text, pages[i % pages.length]!.region)),
+  'reading a pasted page of 60 rows',
+  15,
+  timed(200, (i) => readRecipe(sixty(i), 'us')),
 )
 time(
   'reading a method into acts and the lines that they use',
-  20,
+  5,
   timed(200, (i) => readMethod(pages[i % pages.length]!.recipe, pages[i % pages.length]!.region)),
 )
 

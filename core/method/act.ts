@@ -405,7 +405,7 @@ const RULES: readonly Rule[] = [
       c.ids.length === 0 &&
       c.before !== 'cream' &&
       (/\b(?:tripled?|triple|ribbon|trail)\b/.test(`${c.text} ${c.sign}`) ||
-        (c.foamed && /\b(?:peaks?|stiff|glossy)\b/.test(`${c.text} ${c.sign}`))),
+        (c.foamed && /\b(?:peaks?|stiff|glossy|meringue)\b/.test(`${c.text} ${c.sign}`))),
   ],
   ['foam', (c) => c.cls === 'whip' && c.ids.length === 0 && c.before === 'foam'],
   [

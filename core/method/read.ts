@@ -305,6 +305,8 @@ function madeThing(d: Draft, span: readonly [number, number], made: [number, num
   return { span: [span[0] + m.index, span[0] + m.index + m[0].length], made }
 }
 
+const OF_MIXTURE = /^(?:[\s-]*(?:and |& ?|\/|-)?\w+)?[\s-]+(?:mixture|batter|foam|mass)\b/i
+
 function thingsOf(
   d: Draft,
   picks: readonly (readonly { part: number; line: number }[])[],
@@ -320,6 +322,8 @@ function thingsOf(
       const before = used.get(key(l.part, l.line)) ?? 0
       // "into the eggs": what they have become.
       if (before >= 1 && c.target && !c.rest) continue
+      // "the butter and sugar mixture": it was made of them before.
+      if (before > 0 && !c.rest && OF_MIXTURE.test(d.scan.text.slice(span[1]))) continue
       const measure = d.scan.measures.find(
         (m) => m.to <= c.mention.from && c.mention.from - m.to <= 3 && m.from >= d.piece.from && m.unit.kind === 'mass',
       )

@@ -149,10 +149,13 @@ class Rewriter {
   /** A batter with soda cannot wait: it rests without, where the soda goes in with the flour; else it does not rest. */
   private restWith(soda: boolean): 'plain' | 'soda-late' | 'no' {
     if (this.r.egg?.foams && this.whipped()) return 'no'
+    // A spoon of flour that thickens a filling is no batter that must drink.
+    const flour = this.added().reduce((sum, l) => (['flour', 'starch'].includes(need(l.ingredient).kind) ? sum + l.to : sum), 0)
+    if (flour < LEAST_TO_REST) return 'no'
     const all = this.works.flatMap((w) => w.clauses)
-    const flour = all.findLastIndex((c) => MIXING.has(c.act) && this.batterParts.has(c.part))
+    const mixed = all.findLastIndex((c) => MIXING.has(c.act) && this.batterParts.has(c.part))
     // It rests as it is.
-    if (all.some((c, i) => i > flour && c.act === 'rest' && c.minutes && c.minutes[1] >= 15 && all.slice(i).some((x) => x.act === 'bake')))
+    if (all.some((c, i) => i > mixed && c.act === 'rest' && c.minutes && c.minutes[1] >= 15 && all.slice(i).some((x) => x.act === 'bake')))
       return 'no'
     if (!soda) return 'plain'
     const clauses = all.filter((c) => c.things.some((t) => isLine(t) && t.ingredient === 'baking-soda'))
@@ -711,7 +714,9 @@ class Rewriter {
     let told = false
     let timed = false
     const bakes = this.works.flatMap((w) =>
-      w.clauses.filter((c) => c.act === 'bake' && c.minutes && this.bakesMain(c)).map((c) => ({ w, c })),
+      w.clauses
+        .filter((c) => (c.act === 'bake' || (c.act === 'heat-oven' && c.minutes)) && c.minutes && this.bakesMain(c))
+        .map((c) => ({ w, c })),
     )
     const longest = bakes.reduce<(typeof bakes)[number] | undefined>((a, b) => (!a || b.c.minutes![1] > a.c.minutes![1] ? b : a), undefined)
     for (const w of this.works) {
@@ -759,7 +764,17 @@ class Rewriter {
     for (const p of [...this.prepared].sort((a, b) => Number(b.role === 'rest') - Number(a.role === 'rest'))) {
       if (p.at === 'start' || p.at === 'before-mixing') this.insert(main, p)
       else if (p.at === 'last') this.insert(late ?? this.mixed() ?? { work: this.works.length - 1, clause: -1 }, p, !late)
-      else this.insert(bake ?? { work: this.works.length - 1, clause: -1 }, p, true)
+      else {
+        // What the oven does is told before the cake is out of it.
+        const mixed = this.mixed()
+        const out = bake
+          ? undefined
+          : this.firstClauseOf((c, w) => {
+              const at = { work: this.works.indexOf(w), clause: w.clauses.indexOf(c) }
+              return ['cool', 'unmould', 'serve'].includes(c.act) && (!mixed || before(mixed, at))
+            })
+        this.insert(bake ?? out ?? { work: this.works.length - 1, clause: -1 }, p, !out)
+      }
     }
   }
 
@@ -875,6 +890,7 @@ class Rewriter {
             isLine(t) &&
             t.part === part &&
             !aside(this.works[work]!, c, t) &&
+            !ONE_BY_ONE.test(this.works[work]!.text.slice(t.span[1])) &&
             kinds.has(ingredientOf(t.ingredient)?.kind ?? '') &&
             this.fateOf(t.part, t.ingredient).kind !== 'gone' &&
             !this.works[work]!.edits.some((e) => (e.words === '' || e.whole) && e.from <= t.span[0] && e.to >= t.span[1]),
@@ -1057,6 +1073,12 @@ class Rewriter {
     return steps
   }
 }
+
+/** Grams of new flour for which a rest is worth its while. */
+const LEAST_TO_REST = 60
+
+/** Eggs that go in singly bear no company. */
+const ONE_BY_ONE = /^,?\s*(?:one (?:at a time|by one|after)|singly|individually)/i
 
 /** A spoonful, or what is only done if need be: not where a line goes in. */
 function aside(work: Work, c: Clause, t: LineThing): boolean {

@@ -225,7 +225,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       />
       <p v-if="bench.version.source" class="small reading">
         Read as {{ indefinite(KITCHEN_NAMES[bench.setup.recipe.region ?? kitchen.region]) }} recipe.
-        <button class="plain" type="button" @click="readingOpen = true">Check what was read</button>
+        <button class="apart" type="button" @click="readingOpen = true">Check what was read</button>
       </p>
       <UnknownLines
         v-if="hidden.length"
@@ -331,7 +331,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       <template v-if="labels.length" #beside>
         <div class="look small labels">
           <strong>{{ labels.length === 1 ? 'Read the label of' : `Read ${labels.length} labels` }}</strong>
-          <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}</span>
+          <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0] ?? 'what nobody knows yet').join(', ') }}</span>
         </div>
       </template>
       <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>

@@ -147,7 +147,9 @@ const print = () => window.print()
       <p v-for="u in unknown" :key="u.text">
         <strong>{{ unknownWords(u) }}</strong>
       </p>
-      <p v-if="labels.length" class="small">By the labels of: {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0]).join(', ') }}.</p>
+      <p v-if="labels.length" class="small">
+        By the labels of: {{ labels.map((l) => ingredientOf(l.ingredient)?.names[0] ?? 'what nobody knows yet').join(', ') }}.
+      </p>
       <p class="small">Baked in a home kitchen that also uses other ingredients. Not certified: ask the baker.</p>
     </article>
     <article v-else class="card panel">
