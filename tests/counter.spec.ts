@@ -77,6 +77,7 @@ test('one bake with scale and probe, a killed tab, and on where it stood', async
   await expect(other.getByRole('timer')).toHaveCount(2)
   await other.getByRole('button', { name: /^Done: / }).click()
   for (const key of ['1', '2', '3']) await other.keyboard.press(key)
+  await other.getByRole('button', { name: 'Done: fill the cold cake' }).click()
   await other.getByRole('button', { name: 'Done: that was the last' }).click()
   // The book has a page of it, with what was added, and the version is a record.
   await expect(other).toHaveURL(/\/book\//)

@@ -21,7 +21,7 @@ test('from pasted text to a printed card', async ({ page }) => {
   await face(page, 'Balance')
   await expect(page.getByRole('heading', { name: /^Balance/ })).toBeVisible()
   await face(page, 'Method')
-  await expect(page.getByText(/whisk the bicarbonate of soda into it/)).toBeVisible()
+  await expect(page.getByText(/Beat in the yogurt a little at a time/)).toBeVisible()
   await expectNoBarriers(page)
 
   await page.getByRole('button', { name: 'Save and take the card' }).click()

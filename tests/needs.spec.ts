@@ -33,7 +33,7 @@ test('another sugar by name moves the oven', async ({ page }) => {
   await page.getByLabel('which').selectOption('honey')
   await page.keyboard.press('Escape')
   await face(page, 'Method')
-  await expect(page.getByText(/Set the oven to 170 °C/)).toBeVisible()
+  await expect(page.getByText(/Bake at 170 C for/)).toBeVisible()
 })
 
 test('what cannot be done says why', async ({ page }) => {
