@@ -130,7 +130,7 @@ const TRIGGERS: Trigger[] = [
     checkWith: 'what its maker allows',
     when: (c) =>
       (c.tins ?? []).some((t) => t.material === 'glass' || t.material === 'ceramic') ||
-      /\b(glass|pyrex|ceramic|stoneware) (dish|tin|pan|loaf|bowl)\b/i.test(c.method),
+      /\b(glass|ceramic|stoneware) (dish|tin|pan|loaf|bowl)\b/i.test(c.method),
   },
   {
     code: 'stove-top',

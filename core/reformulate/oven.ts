@@ -8,7 +8,7 @@ export interface OvenStep {
 
 /** Glass and dark tins drink radiant heat: bakers set the oven about 15 °C lower for them. */
 const DARK_TIN = -15
-const ANY_DARK = /\b(?:dark|black|non-?stick dark|glass|pyrex|ovenproof glass)\b[^.\n]{0,20}\b(?:tin|pan|dish|mould|mold)\b/i
+const ANY_DARK = /\b(?:dark|black|non-?stick dark|glass|ovenproof glass)\b[^.\n]{0,20}\b(?:tin|pan|dish|mould|mold)\b/i
 
 /**
  * The oven after the changes: cooler for what browns early, longer for what holds more water.

@@ -1,5 +1,7 @@
 import { nearestMeasures, type Measures } from '../measure/kitchen'
-import { NUMBER_PATTERN, readNumber, writeNumber } from '../measure/number'
+import { spanAt, valueAt } from '../language/number'
+import { tokenise } from '../language/token'
+import { writeNumber } from '../measure/number'
 import type { Region } from '../measure/region'
 import { measurableOf } from '../pantry/measurable'
 import { ingredientOf, need, pieceGrams } from '../pantry/pantry'
@@ -76,13 +78,13 @@ function scaleLine(line: Line, factor: number, region: Region): Line {
     const best = line.grams.best * by
     const high = q.high === q.low ? low : quarters(q.high * factor)
     const number = low === high ? writeNumber(low) : `${writeNumber(low)}–${writeNumber(high)}`
-    const head = new RegExp(`^(?:${NUMBER_PATTERN})(?:\\s*(?:-|–|to)\\s*(?:${NUMBER_PATTERN}))?`, 'i')
-    const rest = line.text.replace(head, '').replace(/\((\d+(?:[.,]\d+)?)\s*g\)/, () => `(${wholeGrams(best)} g)`)
+    const head = amountEnd(line.text)
+    const rest = line.text.slice(head).replace(/\((\d+(?:[.,]\d+)?)\s*g\)/, () => `(${wholeGrams(best)} g)`)
     // Only so many of something that comes whole can be counted out; the rest is weighed.
     const beside = Number.isInteger(low) || /\(\d/.test(rest) || !line.named ? '' : ` (${wholeGrams(best)} g)`
     return {
       ...line,
-      text: head.test(line.text) ? `${number}${rest}${beside}`.trim() : `${number} ${line.text}`,
+      text: head ? `${number}${rest}${beside}`.trim() : `${number} ${line.text}`,
       quantity: { low, high, unit: q.unit },
       grams: { low: line.grams.low * by, high: line.grams.high * by, best },
     }
@@ -93,13 +95,22 @@ function scaleLine(line: Line, factor: number, region: Region): Line {
   return { ...newLine(line.ingredient, measured.grams, measured.text, region, line), optional: line.optional, match: line.match }
 }
 
+/** Where the amount that a line begins with ends; 0 where it begins with none. */
+function amountEnd(text: string): number {
+  const t = tokenise(text)
+  const span = spanAt(t, 0)
+  return span ? t[span.next - 1]!.to : 0
+}
+
 /** A line that nobody knows keeps its words, with another number before them. */
 function rewriteNumber(line: Line, factor: number): Line {
   const q = line.quantity!
   const scaled = (n: number) => Math.round(n * factor * 100) / 100
+  const t = tokenise(line.text)
+  const first = valueAt(t, 0)
   return {
     ...line,
-    text: line.text.replace(new RegExp(`^(?:${NUMBER_PATTERN})`, 'i'), (n) => writeNumber(scaled(readNumber(n) ?? 1))),
+    text: first ? `${writeNumber(scaled(first.value))}${line.text.slice(t[first.next - 1]!.to)}` : line.text,
     quantity: { ...q, low: scaled(q.low), high: scaled(q.high) },
     grams: { low: line.grams.low * factor, high: line.grams.high * factor, best: line.grams.best * factor },
   }

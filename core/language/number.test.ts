@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readNumber, writeNumber } from './number'
+import { writeNumber } from '../measure/number'
+import { valueAt } from './number'
+import { tokenise } from './token'
+
+/** The value of a text that is one number and nothing else. */
+function readNumber(text: string): number | undefined {
+  const t = tokenise(text)
+  const value = valueAt(t, 0)
+  return value?.next === t.length ? value.value : undefined
+}
 
 describe('numbers as bakers write them', () => {
   it.each([
