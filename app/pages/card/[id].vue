@@ -161,7 +161,7 @@ const print = () => window.print()
         <p class="facts">
           <span v-for="t in version.recipe.tins" :key="t.text">{{ t.text }}</span>
           <span v-for="(o, i) in version.recipe.oven" :key="i"
-            >{{ o.celsius }} °C{{ o.fan ? ' fan' : '' }}{{ o.minutes ? `, ${o.minutes[0]}–${o.minutes[1]} min` : '' }}</span
+            >{{ o.celsius }} °C{{ o.fan ? ' fan' : '' }}{{ o.minutes ? `, ${[...new Set(o.minutes)].join('–')} min` : '' }}</span
           >
           <span v-if="version.recipe.yield">{{ version.recipe.yield.text }}</span>
         </p>
