@@ -59,6 +59,8 @@ function pairScore(t: readonly Token[], g: Group, n: Mention, nameFirst: boolean
   const closes = !after && g.from - n.to <= 2 && (t[g.to] === undefined || /^[,;.)]$/.test(t[g.to]!.text))
   for (let i = from; i < to; i++) {
     const x = t[i]!
+    // "100 ml of their juice": words that only point.
+    if (POINTING.has(x.word)) continue
     if (x.kind === 'word') score -= WEAKENING.test(x.word) ? 1 : 0.1
     else if (/[,:]/.test(x.text)) score -= closes ? 0.05 : 0.5
     else if (x.text === ';') score -= 1.2
@@ -69,6 +71,8 @@ function pairScore(t: readonly Token[], g: Group, n: Mention, nameFirst: boolean
   if (t[n.head]!.depth > t[g.from]!.depth) score -= 1.1
   return score
 }
+
+const POINTING = new Set(['of', 'their', 'its', 'the', 'that', 'this', 'same'])
 
 interface Segment {
   value: number
@@ -96,12 +100,14 @@ export function itemsIn(s: Scan, options: ItemOptions = {}): Item[] {
   const nameFirst = !prose && first !== undefined && first.from <= 2 && first.head < groups[0]!.from && groups.at(-1)!.to >= t.length - 4
 
   const cuts = cutsOf(t, groups, prose)
+  const walls = wallsOf(t, groups)
   const value = [0]
   const back = [-1]
   const made: (Segment['item'] | undefined)[] = [undefined]
   for (let j = 1; j < cuts.length; j++) {
     value[j] = -Infinity
     for (let i = Math.max(0, j - 14); i < j; i++) {
+      if (walls.some((w) => w >= cuts[i]! && w < cuts[j]! - 1)) continue
       const segment = segmentOf(t, cuts[i]!, cuts[j]!, groups, mentions, prose, nameFirst)
       // "orange juice, from 2 oranges": a piece that begins with "from" says where the one before comes from.
       const origin = i > 0 && /^(?:from|for|of|about|approx|at|or)$/.test(t[cuts[i]!]!.word) ? -4 : 0
@@ -153,6 +159,16 @@ function bareItem(t: readonly Token[], mentions: readonly Mention[], prose: bool
     items.push({ mention: second, from: second.from, to: t.length, score: 0, bare: true })
   }
   return items
+}
+
+/** Slashes with spaces around them, where every piece between them has its amount: no thing goes across. */
+function wallsOf(t: readonly Token[], groups: readonly Group[]): number[] {
+  const slashes = t.flatMap((x, i) =>
+    x.text === '/' && x.depth === 0 && t[i - 1] && t[i + 1] && t[i - 1]!.to < x.from && x.to < t[i + 1]!.from ? [i] : [],
+  )
+  const bounds = [-1, ...slashes, t.length]
+  const whole = bounds.slice(1).every((to, n) => groups.some((g) => g.from > bounds[n]! && g.from < to))
+  return whole ? slashes : []
 }
 
 function cutsOf(t: readonly Token[], groups: readonly Group[], prose: boolean): number[] {

@@ -264,7 +264,7 @@ function phraseIn(sentence: string): string {
   const tail = /^(?:(?! (?:and|with|for|until|then) )[^,;.]){0,40}/.exec(sentence.slice(end.index + end[0].length))?.[0] ?? ''
   const sized = /\d/.test(sentence.slice(0, end.index))
   const upTo = sentence.slice(0, end.index + end[0].length) + (sized ? '' : tail)
-  const short = upTo.replace(BEFORE_TIN, '').replace(/^(?:a|an|the|your)\s+/i, '')
+  const short = upTo.replace(/^.*\((?=[^)]*$)/, '').replace(BEFORE_TIN, '').replace(/^(?:a|an|the|your)\s+/i, '')
   return short.length < sentence.length && /\d/.test(short) ? short.trim() : sentence
 }
 
@@ -277,7 +277,9 @@ export function tinsIn(texts: readonly string[]): TinMention[] {
   const found: TinMention[] = []
   for (const text of texts)
     for (const sentence of text.split(SENTENCE_END)) {
-      const hit = tinOf(sentence.replace(OTHERWISE, ' ').replace(/\s+/g, ' '))
+      const once = sentence.replace(OTHERWISE, ' ').replace(/\s+/g, ' ')
+      // A bracket that holds the only size is no second unit.
+      const hit = tinOf(/\d/.test(once) || !/\d/.test(sentence) ? once : sentence)
       if (hit)
         found.push({
           ...hit,

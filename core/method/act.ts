@@ -101,8 +101,11 @@ const RULES: readonly Rule[] = [
     'ready-tin',
     (c) =>
       /^(?:put|set|fit|place|shake|have|arrange|drop)$/.test(c.verb) &&
-      says(c, /\b(?:paper )?(?:cases|liners|papers|breadcrumbs?)\b/) &&
-      says(c, /\b(?:tins?|pans?|mou?lds?|tray|round|in it)\b/) &&
+      says(
+        c,
+        /\b(?:paper )?(?:cases|liners|papers|breadcrumbs?)\b|\b(?:circle|round|disc|sheet|square|strip) of (?:\w+ )?(?:paper|parchment)\b/,
+      ) &&
+      says(c, /\b(?:tins?|pans?|mou?lds?|tray|round|in it|bottom|base)\b/) &&
       !c.filled &&
       !c.baked &&
       !c.ids.some((id) => !/breadcrumbs|flour|sugar/.test(id)),
@@ -442,6 +445,14 @@ const RULES: readonly Rule[] = [
   ['cut', (c) => c.verb === 'level' && c.baked],
   ['mix', (c) => c.cls === 'put' && c.ids.length > 0 && c.group],
   // --- into the tin
+  [
+    'fill-tin',
+    (c) =>
+      c.verb === '' &&
+      !c.baked &&
+      /^[^,;.]{0,24}\b(?:batter|mixture|dough)\b[^,;.]{0,8}\b(?:in|goes)\b/.test(c.text) &&
+      !says(c, /\bbowl|\bfridge/),
+  ],
   [
     'fill-tin',
     (c) =>

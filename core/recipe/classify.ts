@@ -41,6 +41,9 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [4, (_, { index }) => index === 0],
     [1, (_, { index }) => index > 0 && index < 3],
     [-6, (_, { index }) => index >= 3],
+    // It names a cake, and says nothing of itself.
+    [2.5, (f) => f.bake && !/[.?!]$/.test(f.text) && f.words <= 12],
+    [-5, (f) => f.sentences > 1 || (/[.?!]$/.test(f.text) && f.speech && f.words > 6)],
     [-4, (f) => f.words > 14],
     [-3, (f) => f.clutter],
     [-3, (f) => f.unitAmounts > 0 && f.names > 0],
@@ -229,6 +232,7 @@ const FOLLOWS: Readonly<Record<Label | 'start', Partial<Record<Label, number>>>>
     'method-heading': -2,
   },
   intro: {
+    title: -1,
     intro: 0.6,
     meta: 0.3,
     clutter: 0.3,

@@ -18,6 +18,8 @@ const NUMBER =
   /^\s*(?:\(?(\d{1,2})\s?[.):]+\)?\s*(?=\D)|(?:step|schritt)\s*(\d{1,2})\s*[:.)\-–—]*\s*|([①②③④⑤⑥⑦⑧⑨⑩⑪⑫])\s*|(\d{1,2})\s?[-–/]\s?(?=[A-Z])|(\d{1,2})\uFE0F?\u20E3\s*|(\d{1,2})\s+(?=[A-Z][a-z]+))/u
 
 export function numberingOf(text: string): Numbering | undefined {
+  const letter = /^\s*\(?([a-h])\)\s+(?=\p{L})/u.exec(text)
+  if (letter) return { n: letter[1]!.charCodeAt(0) - 96, length: letter[0].length, marked: true }
   const m = NUMBER.exec(text) ?? /^\s*()(?:step)\s*(\d{1,2})\s*[:.)\-–—]*\s*/i.exec(text)
   if (!m) return undefined
   const n = m[3] ? CIRCLED.indexOf(m[3]) + 1 : Number(m[1] || m[2] || m[4] || m[5] || m[6])
@@ -26,14 +28,14 @@ export function numberingOf(text: string): Numbering | undefined {
 
 // Headings that stand over something, in the words of many kitchens. They tell what follows, and are weighed with the rest.
 const METHOD =
-  /^(?:#+\s*)?(?:the )?(?:method|directions?|instructions?|preparation|procedure|how to (?:do|make|proceed|bake).*|how(?: we do it)?\??|steps?|to make(?: it)?|how to|what (?:to do|you do)|tarkeeb.*|cara\b.{0,20}|to prepare|making|process|modo.*|let['’]?s (?:bake|make|cook).*|do this|putting it together|work(?:ing)? method|here['’]?s how|vidhi|elaboration|way|metodo|preparo.*|method(?: of)? .*|baking instructions|method steps|and now.*|what happens|zubereitung|pr[eé]paration|the steps)\s*(?:\/\s*\w+)?\s*[:.\-–—?!]*\s*$/i
+  /^(?:#+\s*)?(?:the )?(?:method|directions?|instructions?|preparation|procedure|how to (?:do|make|proceed|bake).*|how(?: we do it)?\??|steps?|to make(?: it)?|how to|do(?: it)?|what (?:to do|you do)|tarkeeb.*|cara\b.{0,20}|to prepare|making|process|modo.*|let['’]?s (?:bake|make|cook).*|do this|putting it together|work(?:ing)? method|here['’]?s how|vidhi|elaboration|way|metodo|preparo.*|method(?: of)? .*|baking instructions|method steps|and now.*|what happens|zubereitung|pr[eé]paration|the steps)\s*(?:\/\s*\w+)?\s*[:.\-–—?!]*\s*$/i
 const INGREDIENTS =
-  /^(?:#+\s*)?(?:the )?(?:[\p{L}]+\s*\/\s*)?(?:ing?r[ea]d[ia]+e?nts?|ingrediants?|ingr|you(?:['’]ll| will)? need|what you need|what goes in|shopping list|needed|things|stuff|materials|you will want|bahan|list|zutaten|samagri)\b.{0,40}$/iu
+  /^(?:#+\s*)?(?:the )?(?:[\p{L}]+\s*\/\s*)?(?:ing?r[ea]d[ia]+e?nts?|ingrediants?|ingr|you(?:['’]ll| will)? need|what you need|what goes in|shopping list|needed|things|stuff|materials|you will want|bahan|list|zutaten|samagri)\b.{0,40}$|^(?:take|get|gather|have ready)\s*[:\-–—]*\s*$/iu
 const NOTES =
   /^(?:#+\s*)?(?:(?:recipe |cook['’]?s |my |baker['’]?s |chef['’]?s |some |few )*(?:notes?|tips?(?: .{0,20})?|nutrition.*|comments?.*|reviews?.*|storage|faq.*|variations?|evaluation|leave a .*|did you make.*|conservation|you may also .*|related.*|more .* recipes|video|responses|substitutions|storing|to store|freezing|equip\w*|about (?:us|me|the|this|our).*|ratings?|questions?.*|what readers.*|replies|troubleshooting|print.*))\s*[:.]?\s*(?:\(?\d*\)?)\s*$/i
 const EQUIPMENT = /^(?:equip\w*|utensils|tools|special equipment)\b/i
 const CLUTTER =
-  /jump to|\bprint\b|pin (?:it|recipe)|advert|affiliate|privacy|newsletter|subscribe|★|⭐|☆|\bvotes?\b|\bratings?\b|\breviews?\b|share\b.*(?:facebook|save|print)|skip to|cook mode|tried this recipe|tag (?:me|us)|follow (?:me|us)|©|copyright|\b1x\b|us customary|https?:|www\.|leave a comment|log ?in|sign up|save (?:to|recipe)|posted|filed under|keyword|cuisine:|course:|author:|rate this|\b\d+ (?:responses|comments|replies|likes)\b|last updated|screen from|cookies? (?:policy|settings)|accept all|^home\s*[>»]|continue reading|read more|sponsored/i
+  /jump to|\bprint\b|pin (?:it|recipe)|advert|affiliate|privacy|newsletter|subscribe|★|⭐|☆|\bvotes?\b|\bratings?\b|\breviews?\b|share\b.*(?:facebook|save|print)|skip to|cook mode|tried this recipe|tag (?:me|us)|follow (?:me|us)|©|copyright|\b1x\b|us customary|https?:|www\.|leave a comment|log ?in|sign up|save (?:to|recipe)|posted|filed under|keyword|cuisine:|course:|author:|rate this|\b\d+ (?:responses|comments|replies|likes)\b|last updated|screen from|cookies? (?:policy|settings)|accept all|^home\s*[>»]|continue reading|read more|sponsored|^>?\s*(?:from|to|subject|sent|date|cc)\s*:|\bsent from my\b/i
 const META =
   /^(?:[^\p{L}]*)(?:prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake(?:d)?(?: time)?|total(?: time)?|time|chill|rest|serves|servings?|yields?|makes|cuts into|portions?|difficulty|level|pan|tin|oven|tray|mould|set|ready in|cost|for \d+ people|skill|active|inactive|mold|baking time|baking|pieces|amount|quantity|category|cuisine|keeps)\b\s*[:\-–—=]?\s/iu
 const STRONG_META = /^(?:serves|servings|makes|prep|cook(?:ing)? time|yields?|bake|oven|time|total|tin|pan)\b/i
@@ -46,6 +48,8 @@ const VAGUE = /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zes
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
 export const DEFINITION =
   /\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
+const BAKE =
+  /\b(?:cakes?|loaf|bread|muffins?|cup-?cakes?|brownies?|blondies?|torte?|tart|gateau|gâteau|pudding|squares|bars|slice|tray-?bake|bundt|cheesecake|buns?|scones?|pie|roulade|swiss roll|sponge|icing|frosting|buttercream)\b/i
 const FOR = /^(?:#+\s*)?(?:for|to)\b/i
 
 /** What can be seen of one line, as numbers that the classifier weighs. */
@@ -92,6 +96,8 @@ export interface Features {
   vague: boolean
   /** "1 cup = 240 ml": says what a measure holds. */
   definition: boolean
+  /** Says what is baked. */
+  bake: boolean
   role: boolean
   forHead: boolean
   lettered: boolean
@@ -151,6 +157,7 @@ export function featuresOf(row: Row): Features {
     note: NOTE.test(text),
     vague: VAGUE.test(text),
     definition: DEFINITION.test(text),
+    bake: BAKE.test(text),
     role: roleOf(text) !== undefined,
     forHead: FOR.test(text),
     lettered: /^\(?[A-D]\)/.test(text),

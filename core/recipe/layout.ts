@@ -54,6 +54,8 @@ function isIngredient(text: string): boolean {
 
 const HEADED =
   /^\s*((?:the )?(?:ing?red?i[ae]n\w+|ingr\.?|you(?: will|['’]ll)? need|method|directions?|instructions?|preparation|procedure|what you need)[^:\d]{0,25}?)(?::|\s[-–—])\s+(\S.{8,})$/i
+/** "You need 220 g flour, 2 eggs": the list begins in the same breath. */
+const NEEDED = /^\s*((?:and |so )?(?:you|we)(?: will|['’]ll)? need)\s+(?=\d|an? |half )(\S.{4,})$/i
 const COLUMN_HEAD = /\b(?:ingredients?|amount|quantity|qty|material|weight|batch|item|grams?)\b/i
 const GRAMS_HEAD = /\((?:g|gm|grams|ml)\)|^(?:g|gm|grams|weight|ml)\b/i
 
@@ -74,7 +76,7 @@ function joinAmounts(rows: readonly Row[]): Row[] {
 /** "Ingredients: flour, …" on one line is a heading and what it heads. */
 function partHeads(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
-    const m = HEADED.exec(r.text)
+    const m = HEADED.exec(r.text) ?? NEEDED.exec(r.text)
     if (!m || /\d|time/i.test(m[1]!)) return [r]
     return [row(`${m[1]}:`, r.source, r.gap), row(m[2]!, r.source, 0)]
   })
@@ -171,6 +173,20 @@ function unfoldColumns(lines: readonly string[]): { text: string; at: number }[]
   ]
 }
 
+/** Who said it and when, as a chat is pasted: "[18:02] Bea: ", "18:02 - Bea: ", "12/03/24, 18:02 - Bea: ". */
+const SPEAKER =
+  /^\s*(?:\[?(?:\d{1,2}[./-]\d{1,2}[./-]\d{2,4},?\s+)?\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]\.?m\.?)?\]?)\s*[-–]?\s*[\p{L}][\p{L} .'’-]{0,24}:\s+/iu
+/** Fewer lines that begin so are times of the day in a text. */
+const LEAST_SPOKEN = 3
+
+/** A chat without its speakers, a quoted mail without its marks. */
+function withoutSpeakers(given: readonly string[]): readonly string[] {
+  const quoted = given.filter((l) => /^\s*>/.test(l)).length * 2 > given.filter((l) => l.trim()).length
+  const lines = quoted ? given.map((l) => l.replace(/^\s*(?:>\s?)+/, '')) : given
+  const spoken = lines.filter((l) => SPEAKER.test(l)).length
+  return spoken >= LEAST_SPOKEN ? lines.map((l) => l.replace(SPEAKER, '')) : lines
+}
+
 /**
  * The rows of a page: one thing a row, whatever its layout.
  *
@@ -179,7 +195,7 @@ function unfoldColumns(lines: readonly string[]): { text: string; at: number }[]
 export function rowsOf(text: string): Row[] {
   const rows: Row[] = []
   let gap = 0
-  for (const { text: line, at } of unfoldColumns(text.split(/\r\n?|\n/))) {
+  for (const { text: line, at } of unfoldColumns(withoutSpeakers(text.split(/\r\n?|\n/)))) {
     if (!line.trim() || RULE.test(line)) {
       gap++
       continue

@@ -341,7 +341,7 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
       continue
     }
     // "ground fine with 2 tbsp of the sugar": of a line that stands elsewhere, and no line of its own.
-    if (item !== items[0] && item.mention && item.group && wordsBetween(t, item.group.to, item.mention.from).startsWith('of the')) continue
+    if (item !== items[0] && item.mention && item.group && /^of the\b/.test(wordsBetween(t, item.group.to, item.mention.from))) continue
     const { line, question } = readItem(s, item, text, region, options)
     if (!line.ingredient && !line.quantity && items.length > 1) continue
     if (question) questions.push({ ...question, line: lines.length })

@@ -71,6 +71,12 @@ function yieldOf(meta: readonly string[]): Yield | null {
   return null
 }
 
+/** "Apricot cake (9 inch tin, about 10 slices)". */
+function yieldOfTitle(title: string): Yield | null {
+  const m = /\b(\d{1,2})\s+(?:slices|portions|servings|squares|pieces)\b/i.exec(title)
+  return m && { text: m[0], count: Number(m[1]) }
+}
+
 /** Cakes that are called by the tin they are baked in. */
 const SHAPE_OF_TITLE: readonly (readonly [TinShape, RegExp])[] = [
   ['cupcake', /\b(?:muffins?|cup-?cakes?|fairy cakes?|magdalenas?|madeleines?)\b/i],
@@ -84,7 +90,7 @@ const SHAPE_OF_TITLE: readonly (readonly [TinShape, RegExp])[] = [
 const LEAST_TOLD = 1
 
 function tinsOf(recipe: Recipe, meta: readonly string[]): { tins: Tin[]; assumed: boolean } {
-  const found = tinsIn([...meta.filter((m) => /^\W*(?:tins?|pans?|mou?ld)\b\s*:/i.test(m)), ...recipe.method, ...meta])
+  const found = tinsIn([...meta.filter((m) => /^\W*(?:tins?|pans?|mou?ld)\b\s*:/i.test(m)), ...recipe.method, ...meta, recipe.title])
   const sized = found.find((f) => !f.assumed)
   const best = found[0] && (!found[0].assumed || !sized || sized.score < found[0].score - 2) ? found[0] : (sized ?? found[0])
   const count = recipe.yield?.count
@@ -138,7 +144,7 @@ export function readRecipe(text: string, region: Region): ParsedRecipe {
   const page = readPage(text, region)
   const recipe: Recipe = {
     title: page.title,
-    yield: yieldOf(page.meta),
+    yield: yieldOf(page.meta) ?? yieldOfTitle(page.title),
     tins: [],
     oven: [],
     parts: page.parts,

@@ -201,7 +201,7 @@ describe('sentences that a baker would say', () => {
       { changes },
     )
     expect(late[0]).toBe('Mix the gluten-free flour. Stir in the milk.')
-    expect(late[1]).toMatch(/stand for 20 minutes, and only then sift the bicarbonate of soda/)
+    expect(late[1]).toMatch(/stand for 20 minutes\. Only then sift the bicarbonate of soda/)
     const wet = rewrite(
       page('Stir the bicarbonate of soda into the milk. Mix in the flour.\nSpread in the tin.\nBake.', '1 tsp bicarbonate of soda'),
       { 'flour-plain': ['flour-gf-blend'] },

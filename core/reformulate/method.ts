@@ -662,7 +662,7 @@ class Rewriter {
       if (s.text.includes('{acid}') && !this.r.lines.some((l) => l.to > l.from && need(l.ingredient).kind === 'acid')) return
       const rest = s.rests && this.lateSoda
       const words = rest
-        ? `Let the batter stand for 20 minutes, and only then sift the ${this.name('baking-soda')} over it and stir it in quickly.`
+        ? `Let the batter stand for 20 minutes. Only then sift the ${this.name('baking-soda')} over it and stir it in quickly.`
         : text
       const role: StepRole = s.rests
         ? 'rest'
@@ -796,12 +796,12 @@ class Rewriter {
     const ours = (c: Clause) => (part === undefined ? this.batterParts.has(c.part) : c.part === part)
     const flour = this.lastFlour()
     const after = (at: Place) => !flour || before(flour, at)
+    const mixed = part === undefined || this.batterParts.has(part)
     for (const acts of [['fill-tin'], ['bake', 'spread', 'pipe', 'fry']] as const)
       for (let work = 0; work < this.works.length; work++)
         for (let clause = 0; clause < this.works[work]!.clauses.length; clause++) {
           const c = this.works[work]!.clauses[clause]!
-          if (ours(c) && (acts as readonly string[]).includes(c.act) && (part === undefined ? after({ work, clause }) : true))
-            return { work, clause }
+          if (ours(c) && (acts as readonly string[]).includes(c.act) && (!mixed || after({ work, clause }))) return { work, clause }
         }
     return undefined
   }
@@ -928,9 +928,7 @@ class Rewriter {
       return
     }
     // A list goes on, or ends here: "A and B" with C is "A, B and C".
-    const goesOn = /^\s*,\s*(?!then\b|until\b|and (?:beat|mix|stir|fold|whisk|add)\b)\S|^\s+(?:and|&|\+)\s/.test(
-      work.text.slice(edit?.to ?? to),
-    )
+    const goesOn = LIST_GOES_ON.test(work.text.slice(edit?.to ?? to))
     const joint = /\s+(?:and|&|\+)\s+(?=(?:the |both )*$)/.exec(work.text.slice(0, edit?.from ?? from))
     if (
       !goesOn &&

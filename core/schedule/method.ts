@@ -283,7 +283,8 @@ class Planner {
     this.push(
       {
         id: this.id(name),
-        label: task.label,
+        // "50-55 mins" alone does not say of what.
+        label: /\b(?:bak|oven|cook|steam)/i.test(task.label) ? task.label : `Bake: ${task.label}`,
         minutes: { low: Math.round(minutes.low), best: Math.round(minutes.best), high: Math.round(minutes.high) },
         handsOn: false,
         needs: ['oven', ...(options.tins ?? []).map((t) => `tin:${t}`)],
