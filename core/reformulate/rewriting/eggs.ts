@@ -1,0 +1,164 @@
+import { isLine, type Clause, type LineThing } from '../../method/step'
+import type { Mention } from '../../language/name'
+import { capital, joined, phraseOf } from '../../method/text'
+import { ingredientOf, need } from '../../pantry/pantry'
+import type { OptionLine } from '../option'
+import { isDry } from '../spoken'
+import { drop, inList, removeClause, retell } from './edit'
+import { isEgg, key, WHIPS, type Sheet, type Work } from './sheet'
+
+/** A foam takes the place of whipped eggs where they were whipped; else it is folded in last. */
+export function placeFoam(sheet: Sheet) {
+  const { egg } = sheet.r
+  if (!egg?.foams) return
+  if (sheet.whipped()) sheet.prepared.splice(0, sheet.prepared.length, ...sheet.prepared.filter((p) => p.of !== egg.id))
+  else {
+    for (const part of sheet.batterParts) eggNames(sheet, part)
+    for (const part of sheet.batterParts) sheet.eggPlaced.add(part)
+    for (const p of sheet.prepared) if (p.of === egg.id && p.at === 'before-mixing') p.at = 'last'
+  }
+}
+
+/** Whipped eggs leave with their whole family: beater, minutes, sign, and what was folded for their sake. */
+export function retellFoams(sheet: Sheet, work: Work): void {
+  work.clauses.forEach((c, n) => {
+    const lines = c.things.filter(isLine)
+    const eggs = lines.filter((t) => isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'kept')
+    if (/^separate/.test(c.verb) && eggs.length) removeClause(work, n, 'There are no eggs to separate.')
+    else if (c.act !== 'foam') return
+    else if (!eggs.length) {
+      // "Add the sugar and beat to stiff peaks": of a foam that is no more.
+      if (!work.edits.some((e) => e.whole) || lines.some((t) => WHIPS.test(t.ingredient))) return
+      if (lines.length) retell(work, c, `stir in ${joined(namesOf(sheet, work, lines))}`)
+      else removeClause(work, n, '')
+    } else if (!eggs.some((t) => sheet.fateOf(t.part, t.ingredient).by.some((l) => ingredientOf(l.ingredient)?.foams))) {
+      const part = eggs[0]!.part
+      const names = namesOf(
+        sheet,
+        work,
+        lines.filter((t) => !isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'gone'),
+      )
+      const wet = sheet.eggPlaced.has(part) ? [] : eggNames(sheet, part)
+      if (!wet.length && !names.length) removeClause(work, n, 'There is no foam to build.')
+      else if (!wet.length) retell(work, c, `stir in ${joined(names)}`)
+      else {
+        sheet.eggPlaced.add(part)
+        sheet.stands.set(part, `${wet[0]!.replace(/ mixture$/, '')} mixture`)
+        retell(work, c, `whisk the ${joined(wet)}${names.length ? ` with ${joined(names)}` : ''} until smooth`)
+      }
+    }
+  })
+}
+
+/** Things of a clause as its new words name them. */
+function namesOf(sheet: Sheet, work: Work, things: readonly LineThing[]): string[] {
+  return things.map((t) => {
+    const fate = sheet.fateOf(t.part, t.ingredient)
+    fate.by.forEach((b) => sheet.say(b))
+    if (fate.kind === 'swapped') return `the ${joined(fate.by.map((b) => sheet.name(b.ingredient)))}`
+    const m = work.scan.mentions.find((x) => work.scan.tokens[x.from]!.from === t.span[0])
+    const np = m && t.share !== undefined ? phraseOf(work.scan, m) : undefined
+    return np?.amount ? work.text.slice(np.from, np.to) : `${t.rest ? 'the rest of the ' : 'the '}${work.text.slice(...t.span)}`
+  })
+}
+
+/** What stands where the eggs of a part stood: the school's carrier, and the liquid that came with it. */
+function eggNames(sheet: Sheet, part: number): string[] {
+  const by = sheet.r.lines.filter((l) => l.status === 'added' && l.to > 0 && l.partIndex === part && l.replaces.some(isEgg))
+  const names: string[] = []
+  const school = sheet.batterParts.has(part) ? sheet.r.egg : undefined
+  if (school) {
+    names.push(school.foams ? sheet.name(sheet.carrier(school.brings[0]?.any) ?? 'aquafaba') : sheet.called)
+    for (const b of school.brings)
+      for (const id of [...b.any, ...(b.with ?? []).flatMap((x) => x.any)])
+        if (sheet.added(part).some((l) => l.ingredient === id)) sheet.said.add(key(part, id))
+  }
+  for (const l of [...by, ...looseLiquids(sheet, part)]) {
+    if (sheet.isSaid(l) || (school && isDry(l.ingredient)) || isDry(l.ingredient)) continue
+    if (!names.some((n) => n.includes(sheet.name(l.ingredient)))) names.push(sheet.name(l.ingredient))
+    sheet.say(l)
+  }
+  if (!school)
+    for (const l of by)
+      if (isDry(l.ingredient)) {
+        names.push(sheet.name(l.ingredient))
+        sheet.say(l)
+      }
+  return names
+}
+
+/** A thin liquid splits creamed butter: it goes in by turns with the flour. */
+function inTurns(sheet: Sheet): boolean {
+  return Boolean(sheet.r.egg?.inTurns) && sheet.works.some((w) => w.clauses.some((c) => c.act === 'cream' && sheet.batterParts.has(c.part)))
+}
+
+/** Liquids that came in beside the school's own and stand for nothing else. */
+function looseLiquids(sheet: Sheet, part: number): OptionLine[] {
+  if (!sheet.batterParts.has(part)) return []
+  return sheet.added(part).filter((l) => {
+    const kind = need(l.ingredient).kind
+    return (kind === 'water' || kind === 'plant-dairy' || kind === 'dairy') && !l.replaces.some((id) => !isEgg(id))
+  })
+}
+
+export function eggMention(
+  sheet: Sheet,
+  work: Work,
+  m: Mention,
+  np: ReturnType<typeof phraseOf>,
+  found: { part: number; ingredient: string; thing?: LineThing },
+  clause: Clause | undefined,
+) {
+  const school = sheet.batterParts.has(found.part) ? sheet.r.egg : undefined
+  const whites = m.words.at(-1) !== 'yolk'
+  if (school?.foams && sheet.whipped()) {
+    // The foam is made where the whites were, and folded in where they were; nothing stands for the yolks.
+    const foam =
+      sheet.added(found.part).find((l) => ingredientOf(l.ingredient)?.foams) ?? sheet.added().find((l) => ingredientOf(l.ingredient)?.foams)
+    if (whites && foam) {
+      work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: sheet.name(foam.ingredient) })
+      work.why.add(`${capital(sheet.name(foam.ingredient))} whips as egg white does.`)
+      sheet.say(foam)
+    } else if (clause?.act === 'foam') {
+      const rest = clause.things.filter(
+        (t): t is LineThing => isLine(t) && !isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'gone',
+      )
+      if (rest.length) retell(work, clause, `put ${joined(namesOf(sheet, work, rest))} in a bowl`)
+      else removeClause(work, work.clauses.indexOf(clause), '')
+    } else drop(sheet, work, np, clause, m, found.ingredient)
+    return
+  }
+  const stands = sheet.stands.get(found.part)
+  if (stands && whites && (clause?.act === 'fold' || clause?.act === 'mix')) {
+    work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: stands })
+    return
+  }
+  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part)
+  const manner = /^,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
+    work.text.slice(np.to),
+  )
+  const beaten = /^,?\s*(?:lightly )?(?:beaten|whisked|separated)\b/i.exec(work.text.slice(np.to))
+  const to = np.to + (manner?.[0].length ?? beaten?.[0].length ?? 0)
+  if (names.length) {
+    sheet.eggPlaced.add(found.part)
+    const pour = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
+    work.edits.push(...inList(work, np.from, to, [`the ${names[0]!}`, ...names.slice(1)], pour))
+    work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)
+    return
+  }
+  // "Into the eggs": what stands in their place is in the bowl by now.
+  const before = work.scan.tokens.filter((x) => x.to <= np.from).at(-1)?.word ?? ''
+  if (
+    /^(?:into|to|over|onto|with|of)$/.test(before) &&
+    sheet.eggPlaced.has(found.part) &&
+    !clause?.things.some((t) => isLine(t) && t !== found.thing)
+  ) {
+    work.edits.push({ from: np.from, to, words: 'the mixture' })
+    return
+  }
+  if (/^(?:into|to|over|onto)$/.test(before)) {
+    work.edits.push({ from: np.from, to, words: 'the mixture' })
+    return
+  }
+  drop(sheet, work, { ...np, to }, clause, m, found.ingredient)
+}

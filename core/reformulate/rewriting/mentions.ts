@@ -1,0 +1,175 @@
+import { isLine, type LineThing } from '../../method/step'
+import type { Mention } from '../../language/name'
+import { capital, joined, phraseOf } from '../../method/text'
+import { need } from '../../pantry/pantry'
+import type { OptionLine } from '../option'
+import { eggMention } from './eggs'
+import { drop, inList } from './edit'
+import { isEgg, type Sheet, type Work } from './sheet'
+
+/** Every mention of what left gives way. */
+export function renameAll(sheet: Sheet, work: Work): void {
+  const { scan: s } = work
+  const swallowed = (from: number, to: number) => work.edits.some((e) => e.from <= from && e.to >= to)
+  for (const m of s.mentions) {
+    const t = s.tokens[m.from]!
+    const to = s.tokens[m.to - 1]!.to
+    const found = sheet.lineOf(work, m)
+    // "If the top is white": a colour, not a thing.
+    if (found && !found.thing && t.word === 'white') continue
+    if (!found || swallowed(t.from, to)) continue
+    const fate = sheet.fateOf(found.part, found.ingredient)
+    if (fate.kind === 'kept') {
+      if (fate.now && fate.now.status === 'changed') amounts(work, m, found.thing, fate.now)
+      continue
+    }
+    const clause = found.clause
+    // The word that is the verb ("butter the tin", "cream the fat") or a heading ("the cream:") is no thing.
+    if (clause && !found.thing && s.tokens[m.head]!.word === clause.verb) continue
+    const next = s.tokens[m.to]?.word ?? ''
+    if (s.tokens[m.to]?.text === ':') {
+      if (isEgg(found.ingredient) && m.to === 1)
+        work.edits.push({ from: t.from, to, words: m.words.at(-1) === 'white' ? 'Foam' : 'Batter' })
+      continue
+    }
+    if (/^(?:mixture|batter|foam|mix|mass)$/.test(next)) {
+      const words = fate.kind === 'swapped' && !isEgg(found.ingredient) ? `${joined(fate.by.map((b) => sheet.name(b.ingredient)))} ` : ''
+      // There is no foam any more where only a mixture was whisked.
+      const foam = next === 'foam' && !sheet.r.egg?.foams
+      work.edits.push({ from: t.from, to: foam ? s.tokens[m.to]!.to : s.tokens[m.to]!.from, words: foam ? 'mixture' : words })
+      continue
+    }
+    // "the egg & butter mix" is a butter mix now.
+    const pair = /^\s*(?:&|and|-|\/|\+)\s*(?=\w+ (?:mix|mixture|batter)\b)/.exec(work.text.slice(to))
+    if (pair && (fate.kind === 'gone' || isEgg(found.ingredient))) {
+      work.edits.push({ from: t.from, to: to + pair[0].length, words: '' })
+      continue
+    }
+    // One word for several lines ("the three milks") holds for what took their places.
+    if (
+      clause &&
+      found.thing &&
+      clause.things.filter((x) => isLine(x) && x.span[0] === found.thing!.span[0]).length > 1 &&
+      !isEgg(found.ingredient)
+    ) {
+      for (const x of clause.things)
+        if (isLine(x) && x.span[0] === found.thing.span[0]) sheet.fateOf(x.part, x.ingredient).by.forEach((b) => sheet.collected.add(b))
+      for (const b of sheet.collected) sheet.say(b)
+      continue
+    }
+    const limit = clause ? s.tokens.findIndex((x) => x.from >= clause.span[0]) : 0
+    const verbAt = clause?.verb ? s.tokens.findIndex((x, i) => i >= limit && x.word === clause.verb) : -1
+    const np = phraseOf(s, m, Math.max(limit, verbAt + 1, 0))
+    if (isEgg(found.ingredient)) eggMention(sheet, work, m, np, found, clause)
+    else if (fate.kind === 'swapped') swapFor(sheet, work, np, fate.by, found, m)
+    else drop(sheet, work, np, clause, m, found.ingredient)
+  }
+}
+
+function swapFor(
+  sheet: Sheet,
+  work: Work,
+  np: ReturnType<typeof phraseOf>,
+  by: readonly OptionLine[],
+  found: { part: number; ingredient: string },
+  m: Mention,
+) {
+  const same = need(found.ingredient).kind
+  const flour = same === 'flour' && by.every((b) => ['flour', 'starch', 'binder'].includes(need(b.ingredient).kind))
+  const first = !by.every((b) => sheet.isSaid(b))
+  by.forEach((b) => sheet.say(b))
+  const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
+  // Flour for flour keeps its short name, once it was said what it is.
+  const own = work.text.slice(work.scan.tokens[m.from]!.from, work.scan.tokens[m.to - 1]!.to)
+  const names = flour && short && !first ? ['flour'] : by.map((b) => asWritten(sheet, b.ingredient, found.ingredient, own))
+  // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
+  const amount =
+    np.amount && first && np.whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
+      ? `${by[0]!.kitchen} `
+      : ''
+  const at = work.scan.tokens[m.from]!.from
+  if (amount) work.edits.push({ from: np.from, to: np.to, words: `${amount}${names.join('')}` })
+  else {
+    const sorts = /\b(?:unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
+    const lead = work.text.slice(np.from, at)
+    work.edits.push(
+      ...inList(work, lead.replace(sorts, '') === lead ? at : np.from, np.to, [
+        `${lead.replace(sorts, '') === lead ? '' : lead.replace(sorts, '')}${names[0]!}`,
+        ...names.slice(1),
+      ]),
+    )
+  }
+  work.why.add(`${capital(joined(by.map((b) => sheet.name(b.ingredient))))} in place of ${sheet.name(found.ingredient)}.`)
+}
+
+/** The baker's own word where the new thing is of its kind: "gluten-free cookies", "soy yoghurt". */
+function asWritten(sheet: Sheet, id: string, from: string, own: string): string {
+  if (id === `${from}-gf`) return `gluten-free ${own}`
+  const spelt = /yogh?ourt|yoghurt/i.exec(own)
+  return spelt ? sheet.name(id).replace('yogurt', spelt[0].toLowerCase()) : sheet.name(id)
+}
+
+/** Amounts within a sentence follow their line. */
+function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: OptionLine) {
+  const s = work.scan
+  const measure = s.measures.find((x) => x.to <= m.from && m.from - x.to <= 3 && x.unit.kind === 'mass')
+  if (!measure || now.from <= 0) return
+  const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')
+  const share = thing?.share ?? 1
+  if (!number || number.value === undefined) return
+  const whole = Math.abs(number.value * (measure.unit.id === 'kg' ? 1000 : 1) - now.from) < 0.03 * now.from
+  const to = whole ? now.to : (number.value * now.to) / now.from
+  if (!whole && share >= 1) return
+  const words = String(to >= 20 ? 5 * Math.round(to / 5) : Math.round(to * 10) / 10)
+  if (words !== number.text) {
+    work.edits.push({ from: number.from, to: number.to, words })
+    work.why.add('The amount follows its line.')
+  }
+}
+
+/** Words that name what left without being its mention: "creamed", "buttered", "floured", "whites". */
+export function rewordAll(sheet: Sheet, work: Work): void {
+  const put = (words: RegExp, by: string | ((m: string) => string), why = '') => {
+    for (const x of work.text.matchAll(words)) {
+      if (work.edits.some((e) => e.from < x.index + x[0].length && e.to > x.index)) continue
+      const to = typeof by === 'string' ? by : by(x[0])
+      work.edits.push({ from: x.index, to: x.index + x[0].length, words: /^\p{Lu}/u.test(x[0]) ? capital(to) : to })
+      if (why) work.why.add(why)
+    }
+  }
+  if (sheet.r.dairyFree) {
+    put(
+      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|and (?:line|flour)|well)\b)(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
+      'grease',
+    )
+    put(/\bbuttered\b(?= (?:tins?|pans?|mou?lds?|dish|and|paper|springform|bundt|round|square|loaf|\d|baking|cake|ring))/gi, 'greased')
+  }
+  if (sheet.r.glutenFree) {
+    put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust')
+    put(/\bfloured\b/gi, 'dusted')
+  }
+  const creamed = [...sheet.changed].some(
+    ([at, f]) =>
+      f.kind === 'swapped' &&
+      /butter|margarine|shortening|spread/.test(at) &&
+      f.by.every((b) => /^oil-(?!coconut)|sauce|puree|yogurt|banana/.test(b.ingredient)),
+  )
+  if (!creamed) return
+  for (const c of work.clauses) {
+    if (c.act !== 'cream' || !c.things.some((t) => isLine(t) && sheet.fateOf(t.part, t.ingredient).kind === 'swapped')) continue
+    const verb = new RegExp(`\\b${c.verb}\\b`, 'i').exec(work.text.slice(...c.span))
+    if (verb && /^(?:cream|beat)$/.test(c.verb))
+      work.edits.push({
+        from: c.span[0] + verb.index,
+        to: c.span[0] + verb.index + verb[0].length,
+        words: /^\p{Lu}/u.test(verb[0]) ? 'Whisk' : 'whisk',
+      })
+    const until = /\s*,?\s*\b(?:until|till)\b[^.;]*?\b(?:pale|fluffy|light|creamy|white)\b(?:\s*(?:and|,)\s*\w+)?/i.exec(
+      work.text.slice(...c.span),
+    )
+    if (until)
+      work.edits.push({ from: c.span[0] + until.index, to: c.span[0] + until.index + until[0].length, words: ' until thick and even' })
+    work.why.add('Without a solid fat there is nothing to cream: it is whisked.')
+  }
+  put(/\bcreamed (?=mixture|mix|butter|ingredients)/gi, '')
+}

@@ -1,0 +1,191 @@
+import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
+import { scan } from '../../language/item'
+import { sentencesOf } from '../../method/sentence'
+import { capital } from '../../method/text'
+import { ingredientOf, need } from '../../pantry/pantry'
+import type { OptionLine } from '../option'
+import { isDry } from '../spoken'
+import { append, bracket } from './edit'
+import { takeSodaOut } from './schools'
+import {
+  before,
+  DRIES,
+  DRY_ACTS,
+  FATS,
+  FLOURS,
+  MIXING,
+  SUGARS,
+  WET_ACTS,
+  WETS,
+  type Place,
+  type Sheet,
+  type Step,
+  type StepRole,
+  type Work,
+} from './sheet'
+
+/** Eggs that go in singly bear no company. */
+const ONE_BY_ONE = /^,?\s*(?:one (?:at a time|by one|after)|singly|individually)/i
+
+/** A spoonful, or what is only done if need be: not where a line goes in. */
+function aside(work: Work, c: Clause, t: LineThing): boolean {
+  const lead = work.text.slice(Math.max(c.span[0], t.span[0] - 24), t.span[0])
+  return (
+    (t.share !== undefined && t.share < 0.4) ||
+    /\b(?:spoonfuls?|spoon|tablespoons?|tbsps?|little|pinch|dusting|some) (?:of )?(?:the |your )?$/i.test(lead) ||
+    (c.condition !== undefined && c.condition[0] - t.span[1] < 4 && c.condition[0] >= t.span[1] - 1)
+  )
+}
+
+/** What is new and not said yet goes in where its kind goes in; then what schools prepare, wait for and test. */
+export function placeNew(sheet: Sheet) {
+  for (const l of sheet.added()) {
+    if (sheet.isSaid(l) || sheet.named(l)) continue
+    bring(sheet, l)
+  }
+  if (sheet.resting === 'soda-late') takeSodaOut(sheet)
+  const main = sheet.firstClauseOf((c) => sheet.batterParts.has(c.part) && !['heat-oven', 'ready-tin', 'other'].includes(c.act)) ?? {
+    work: 0,
+    clause: 0,
+  }
+  const tin = sheet.tinClause()
+  const bake = sheet.lastBake()
+  const late = tin ?? (bake && (!sheet.lastFlour() || before(sheet.lastFlour()!, bake)) ? bake : undefined)
+  // A foam is whipped once the batter has rested.
+  for (const p of [...sheet.prepared].sort((a, b) => Number(b.role === 'rest') - Number(a.role === 'rest'))) {
+    if (p.at === 'start' || p.at === 'before-mixing') insert(sheet, main, p)
+    else if (p.at === 'last') insert(sheet, late ?? sheet.mixed() ?? { work: sheet.works.length - 1, clause: -1 }, p, !late)
+    else {
+      // What the oven does is told before the cake is out of it.
+      const mixed = sheet.mixed()
+      const out = bake
+        ? undefined
+        : sheet.firstClauseOf((c, w) => {
+            const at = { work: sheet.works.indexOf(w), clause: w.clauses.indexOf(c) }
+            return ['cool', 'unmould', 'serve'].includes(c.act) && (!mixed || before(mixed, at))
+          })
+      insert(sheet, bake ?? out ?? { work: sheet.works.length - 1, clause: -1 }, p, !out)
+    }
+  }
+}
+
+/** Puts what no sentence names yet where its kind goes in. */
+export function bring(sheet: Sheet, l: OptionLine) {
+  sheet.say(l)
+  const name = sheet.name(l.ingredient)
+  const dry = isDry(l.ingredient)
+  const kinds = dry
+    ? ['sugar', 'sweetener'].includes(need(l.ingredient).kind)
+      ? SUGARS
+      : FLOURS
+    : need(l.ingredient).kind === 'fat'
+      ? FATS
+      : WETS
+  const like =
+    listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ?? (dry ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined)
+  const group = groupOf(sheet, l.partIndex, dry)
+  if (group && (!like || before(group, like))) {
+    const work = sheet.works[group.work]!
+    const span = work.clauses[group.clause]!.things.find(isGroup)!.span
+    bracket(work, span[1], name)
+    work.why.add(`${capital(name)} ${dry ? 'is one of the dry things' : 'goes in with the rest'}.`)
+    return
+  }
+  if (like) {
+    const work = sheet.works[like.work]!
+    append(work, like.thing, dry ? name : `the ${name}`)
+    work.why.add(
+      dry ? `${capital(name)} goes in with ${kinds === SUGARS ? 'the sugar' : 'the flour'}.` : `${capital(name)} goes in with what is wet.`,
+    )
+    return
+  }
+  const tin = sheet.tinClause(l.partIndex)
+  const mixed = sheet.mixed(l.partIndex)
+  const text = dry ? `Sift in the ${name}.` : `${need(l.ingredient).kind === 'nut' ? 'Fold' : 'Stir'} in the ${name}.`
+  insert(
+    sheet,
+    tin ?? mixed ?? { work: sheet.works.length - 1, clause: -1 },
+    { text, why: l.status === 'added' ? 'New in this mix.' : 'It still goes in.', role: 'add' },
+    !tin,
+  )
+}
+
+/** The first list of a part that names something of these kinds, before the part is in its tin. */
+function listOf(sheet: Sheet, part: number, kinds: ReadonlySet<string>, acts = MIXING): (Place & { thing: LineThing }) | undefined {
+  const tin = sheet.tinClause(part)
+  for (let work = 0; work < sheet.works.length; work++)
+    for (let clause = 0; clause < sheet.works[work]!.clauses.length; clause++) {
+      const c = sheet.works[work]!.clauses[clause]!
+      if (!acts.has(c.act) || c.part !== part) continue
+      if (tin && !before({ work, clause }, tin)) return undefined
+      const thing = c.things.find(
+        (t): t is LineThing =>
+          isLine(t) &&
+          t.part === part &&
+          !aside(sheet.works[work]!, c, t) &&
+          !ONE_BY_ONE.test(sheet.works[work]!.text.slice(t.span[1])) &&
+          kinds.has(ingredientOf(t.ingredient)?.kind ?? '') &&
+          sheet.fateOf(t.part, t.ingredient).kind !== 'gone' &&
+          !sheet.works[work]!.edits.some((e) => (e.words === '' || e.whole) && e.from <= t.span[0] && e.to >= t.span[1]),
+      )
+      if (thing) return { work, clause, thing }
+    }
+  return undefined
+}
+
+function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {
+  return sheet.firstClauseOf(
+    (c) =>
+      MIXING.has(c.act) &&
+      c.part === part &&
+      c.things.some((t) => isGroup(t) && (t.group === 'all' || (t.group === 'rest' && !dry) || t.group === (dry ? 'dry' : 'wet'))),
+  )
+}
+
+/** Puts a sentence before (or behind) a clause: as a step of its own, or inside a paragraph, which it parts where it must. */
+function insert(sheet: Sheet, at: Place, p: { text: string; why: string; role: StepRole }, after = false) {
+  const work = sheet.works[at.work]
+  if (!work) return
+  const clause = work.clauses[at.clause]
+  const sentences = sentencesOf(work.scan.tokens)
+  if (!clause) {
+    work.inserts.push({ ...p, at: -1, to: -1, after: true })
+    return
+  }
+  const token = work.scan.tokens.findIndex((t) => t.from >= clause.span[0])
+  const sentence = sentences.find(([a, b]) => token >= a && token < b) ?? sentences[0]!
+  const start = work.scan.tokens[sentence[0]]!.from
+  if (after) {
+    if (sentences.length <= 2) work.inserts.push({ ...p, at: -1, to: -1, after })
+    else {
+      const place = work.scan.tokens[sentence[1] - 1]!.to
+      work.inserts.push({ ...p, at: place, to: place, after })
+    }
+    return
+  }
+  const joint = /[\s,;–-]*(?:\b(?:and|then)\b[\s,]*)*$/i.exec(work.text.slice(0, clause.span[0]))![0].length
+  const to = clause.span[0] + /^\s*(?:(?:and|then)\s+)*/i.exec(work.text.slice(clause.span[0]))![0].length
+  const from = clause.span[0] - joint
+  // Something of this very mixture was done in the sentence before: it is parted there.
+  if (from > start && work.clauses.some((c, i) => i < at.clause && c.span[0] >= start - 1 && MIXING.has(c.act)))
+    work.inserts.push({ ...p, at: from, to })
+  else if (sentences.length > 2 && sentence !== sentences[0]) work.inserts.push({ ...p, at: start, to: start })
+  else work.inserts.push({ ...p, at: -1, to: -1 })
+}
+
+/** The last look: everything new is named, and everything that stayed and was named still is. */
+export function missing(sheet: Sheet, steps: readonly Step[]): OptionLine[] {
+  const told = (id: string, texts: readonly string[]) =>
+    texts.some((s) => scan(s, sheet.r.region).mentions.some((m) => m.id === id) || s.toLowerCase().includes(sheet.name(id).toLowerCase()))
+  const now = steps.map((s) => s.text)
+  return sheet.r.lines.filter(
+    (l, i, all) =>
+      l.to > 0 &&
+      !sheet.collected.has(l) &&
+      all.findIndex((x) => x.ingredient === l.ingredient) === i &&
+      !told(l.ingredient, now) &&
+      (l.status === 'added'
+        ? !['flour', 'starch'].includes(need(l.ingredient).kind) || !/\bflours?\b/i.test(now.join(' '))
+        : told(l.ingredient, sheet.r.recipe.method)),
+  )
+}
