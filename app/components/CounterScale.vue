@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import type { Reading } from '../../core/counter/scale'
 import { poured, progress, targetReading, tooMuch, type Bowl, type Taring } from '../../core/counter/tare'
 import type { Use } from '../../core/counter/uses'
@@ -68,8 +69,8 @@ function take() {
   if (reading.value) emit('take', reading.value.grams)
 }
 function type() {
-  const grams = Number(typed.value.replace(',', '.'))
-  if (!(grams >= 0)) return
+  const grams = numberOf(typed.value)
+  if (grams === undefined) return
   typed.value = ''
   reading.value = { grams, stable: true }
   if (far.value?.state === 'there') take()

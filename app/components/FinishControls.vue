@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import type { Place, Places } from '../../core/finish/amounts'
 import { KIND_WORDS, PLACE_WORDS } from '~/kitchen/finish-words'
 import type { FinishSetup, Version } from '~/kitchen/database'
@@ -31,8 +32,8 @@ const NUMBERS = [
 ] as const
 function number(key: string, text: string) {
   const [low, high] = LIMITS[key]!
-  const n = Number(text.replace(',', '.'))
-  if (Number.isFinite(n)) set({ [key]: Math.max(low, Math.min(high, n)) })
+  const n = numberOf(text)
+  if (n !== undefined) set({ [key]: Math.max(low, Math.min(high, n)) })
 }
 const colours = (n: number) => {
   const p = selected.value

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import type { Label } from '../../core/pantry/box'
 import { ALLERGENS, type Allergen } from '../../core/pantry/ingredient'
 
@@ -20,10 +21,7 @@ const FIELDS: { key: Field; label: string; unit: string; of?: boolean }[] = [
 ]
 /** Salt is 2.54 times its sodium. */
 const SALT_OF_SODIUM = 2.54
-const number = (text: string): number | undefined => {
-  const n = Number(text.replace(',', '.'))
-  return text.trim() === '' || !Number.isFinite(n) || n < 0 ? undefined : n
-}
+const number = numberOf
 const set = (key: keyof Label, value: unknown) => (label.value = { ...label.value, [key]: value })
 const salt = computed(() => (label.value.sodiumMg === undefined ? '' : String(Math.round(label.value.sodiumMg * SALT_OF_SODIUM) / 1000)))
 const toggle = (a: Allergen) =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import IconBan from '~icons/ph/prohibit-bold'
 import IconDots from '~icons/ph/dots-three-outline-vertical-bold'
 import IconPin from '~icons/ph/push-pin-bold'
@@ -25,8 +26,7 @@ function placed() {
 }
 const close = () => sheet.value?.hidePopover()
 function limit() {
-  const grams = Number(most.value.replace(',', '.'))
-  emit('limit', most.value.trim() && grams > 0 ? grams : null)
+  emit('limit', numberOf(most.value) || null)
   close()
 }
 </script>

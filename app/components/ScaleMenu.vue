@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import { pieceGrams, need } from '../../core/pantry/pantry'
 import { readTin } from '../../core/language/tin'
 import type { Recipe, Tin } from '../../core/recipe/recipe'
@@ -28,7 +29,7 @@ const tin = ref('')
 const lines = computed(() =>
   props.recipe.parts.flatMap((p, part) => p.lines.flatMap((l, i) => (l.grams.best > 0 ? [{ key: `${part}:${i}`, text: l.text }] : []))),
 )
-const amount = (text: string) => Number(text.replace(',', '.'))
+const amount = (text: string) => numberOf(text) ?? 0
 function byEggs(close: () => void) {
   if (!(amount(wantedEggs.value) > 0)) return emit('problem', 'How many eggs? Type a number, like 3.')
   emit('scale', { eggs: amount(wantedEggs.value) })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../core/language/number'
 import type { Trial } from '../../core/bakebook/trial'
 import { NEEDS } from '~/stores/bench'
 import { useBook } from '~/stores/book'
@@ -19,8 +20,8 @@ const NUMBERS: { key: Numbered; label: string; unit: string; most: number }[] = 
   { key: 'cooledInTinMin', label: 'cooled in its tin', unit: 'min', most: 3000 },
 ]
 const read = (text: string, most: number): number | undefined => {
-  const n = Number(text.replace(',', '.'))
-  return text.trim() && Number.isFinite(n) && n >= 0 ? Math.min(most, n) : undefined
+  const n = numberOf(text)
+  return n === undefined ? undefined : Math.min(most, n)
 }
 const number = (key: Numbered, text: string, most: number) =>
   change({ record: { ...props.trial.record, [key]: read(text, most) } }, 'what was measured')

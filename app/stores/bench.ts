@@ -1,3 +1,4 @@
+import { numberOf } from '../../core/language/number'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Banded } from '../../core/balance/families'
@@ -337,8 +338,8 @@ export const useBench = defineStore('bench', () => {
       Object.assign(line, { ingredient: value, match: 'exact' })
       if (lines[0] && lines[0].grams.best > 0) line.grams = lines[0].grams
     } else if ((q.about === 'amount' || q.about === 'size') && line) {
-      const grams = Number(value.replace(',', '.').replace(/[^\d.]/g, ''))
-      if (!(grams > 0)) throw new CoreRefusal('bad-request', 'Give the weight in grams, like 180.')
+      const grams = numberOf(value.replace(/\s*g(?:rams?)?$/i, ''))
+      if (!grams) throw new CoreRefusal('bad-request', 'Give the weight in grams, like 180.')
       line.grams = { low: grams * 0.99, high: grams * 1.01, best: grams }
       line.quantity ??= { low: grams, high: grams, unit: 'g' }
     } else if (q.about === 'temperature') {

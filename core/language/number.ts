@@ -1,5 +1,5 @@
 import { NUMBER_WORDS, PART_WORDS } from './lexicon'
-import { touching, type Token } from './token'
+import { tokenise, touching, type Token } from './token'
 
 /** A number at a place in the text; `next` is the token after it. */
 export interface Value {
@@ -138,4 +138,16 @@ export function spanAt(t: readonly Token[], i: number): Span | undefined {
       return { low, high: second.value, next: second.next }
   }
   return { low, high: low, next, ...(article && { article }) }
+}
+
+/**
+ * The number that a field holds and nothing else, as bakers write it.
+ *
+ * @returns `undefined` where the text is empty or no number
+ * @example numberOf('1½') // 1.5
+ */
+export function numberOf(text: string): number | undefined {
+  const t = tokenise(text.trim())
+  const value = valueAt(t, 0)
+  return value?.next === t.length ? value.value : undefined
 }

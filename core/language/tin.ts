@@ -264,7 +264,10 @@ function phraseIn(sentence: string): string {
   const tail = /^(?:(?! (?:and|with|for|until|then) )[^,;.]){0,40}/.exec(sentence.slice(end.index + end[0].length))?.[0] ?? ''
   const sized = /\d/.test(sentence.slice(0, end.index))
   const upTo = sentence.slice(0, end.index + end[0].length) + (sized ? '' : tail)
-  const short = upTo.replace(/^.*\((?=[^)]*$)/, '').replace(BEFORE_TIN, '').replace(/^(?:a|an|the|your)\s+/i, '')
+  const short = upTo
+    .replace(/^.*\((?=[^)]*$)/, '')
+    .replace(BEFORE_TIN, '')
+    .replace(/^(?:a|an|the|your)\s+/i, '')
   return short.length < sentence.length && /\d/.test(short) ? short.trim() : sentence
 }
 

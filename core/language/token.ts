@@ -45,11 +45,13 @@ export function stemOf(word: string): string {
 const PIECES =
   /(?<![\p{L}.])\p{L}\.\p{L}\.(?![\p{L}])|\d+(?:[.,]\d+)?|[½¼¾⅓⅔⅛⅜⅝⅞⅙⅕⅚]|\p{Lu}\d{2,3}(?![\d\p{L}])|\p{L}[\p{L}\p{M}]*(?:['’]\p{L}+)*|\S/gu
 
-/** "1.000" and "1,000" are a thousand, "2,5" and "2.5" two and a half. */
+/** "1,000" is a thousand, "0,125" an eighth, "2,5" and "2.5" two and a half. */
 function numberIn(text: string): number {
   const parts = /^(\d+)[.,](\d+)$/.exec(text)
   if (!parts) return Number(text)
-  return text.includes(',') && parts[2]!.length === 3 ? Number(parts[1]! + parts[2]!) : Number(`${parts[1]}.${parts[2]}`)
+  return text.includes(',') && parts[2]!.length === 3 && parts[1] !== '0'
+    ? Number(parts[1]! + parts[2]!)
+    : Number(`${parts[1]}.${parts[2]}`)
 }
 
 /**

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../../core/language/number'
 import type { Place } from '../../../core/finish/amounts'
 import { FINISH_WANTS, type FinishWant } from '../../../core/finish/rework'
 import { SOAKS } from '../../../core/finish/soak'
@@ -75,8 +76,8 @@ const need = (n: HardNeed) => {
   void finish.change({ needs: now.includes(n) ? now.filter((x) => x !== n) : [...now, n] }, 'what the finish must be')
 }
 const room = (text: string) => {
-  const n = Number(text.replace(',', '.'))
-  if (Number.isFinite(n)) kitchen.roomC = Math.max(5, Math.min(42, Math.round(n)))
+  const n = numberOf(text)
+  if (n !== undefined) kitchen.roomC = Math.max(5, Math.min(42, Math.round(n)))
 }
 
 const worst = computed(() => build.value?.findings.find((f) => f.severity === 'fault'))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOf } from '../../../core/language/number'
 import { celsiusToFahrenheit, celsiusToGasMark } from '../../../core/measure/temperature'
 import { MATERIALS, type Material, type Tin } from '../../../core/recipe/recipe'
 import { readTin } from '../../../core/language/tin'
@@ -74,7 +75,7 @@ const first = (change: Partial<Tin>) => {
   return tins.change({ tins: [{ ...t!, ...change }, ...rest] }, 'the tin')
 }
 const depth = (text: string) => {
-  const mm = Math.round(Number(text.replace(',', '.')) * 10)
+  const mm = Math.round((numberOf(text) ?? 0) * 10)
   if (mm >= 8 && mm <= 300) void first({ mm: { ...one.value!.mm, height: mm } })
 }
 const dial = (celsius: number) => {
