@@ -12,9 +12,13 @@ export interface Cues {
   /** Words of doneness, in lower case. */
   sign: string
   ids: readonly string[]
+  /** What the bowl holds that it is done with, where the piece names nothing. */
+  held: readonly string[]
   places: ReadonlySet<Place>
   minutes: number
   hasHeat: boolean
+  /** The first heat, 0 where none. */
+  celsius: number
   group: boolean
   /** The role of the part that its things belong to. */
   role: Role | undefined
@@ -26,6 +30,7 @@ export interface Cues {
 }
 
 const has = (c: Cues, test: (id: string, kind: string) => boolean): boolean => c.ids.some((id) => test(id, ingredientOf(id)?.kind ?? ''))
+const holds = (c: Cues, test: (id: string, kind: string) => boolean): boolean => c.held.some((id) => test(id, ingredientOf(id)?.kind ?? ''))
 const fat = (c: Cues) => has(c, (id, kind) => kind === 'fat' && !id.startsWith('oil') && !/mayonnaise|ghee/.test(id))
 const egg = (c: Cues) => has(c, (id) => /^egg-(?!replacer|liqueur)|aquafaba/.test(id))
 const white = (c: Cues) => has(c, (id) => /^egg-white|aquafaba|meringue-powder/.test(id))
@@ -36,6 +41,12 @@ const chocolate = (c: Cues) => has(c, (id) => id.startsWith('chocolate'))
 const liquid = (c: Cues) => has(c, (id, kind) => kind === 'water' || /milk|juice/.test(id) || kind === 'plant-dairy')
 const leavener = (c: Cues) => has(c, (_, kind) => kind === 'leavener')
 const says = (c: Cues, words: RegExp) => words.test(c.text)
+
+/** In what the bowl holds: something made elsewhere. */
+export const MIXED = 'mixed'
+
+/** An oven is at least this hot; syrups and custards are told cooler, or with a thermometer. */
+const OVEN_LEAST = 140
 
 const AIRY =
   /\b(?:thick|peaks?|ribbon|foam\w*|frothy|doubled?|tripled?|triple|stiff|mousse|voluminous|volume|trail|billowy|mounds|fluffy|pale|light|white|creamy|hook|whitened?|airy|puffy|snow|shiny|glossy)\b/
@@ -69,6 +80,31 @@ const RULES: readonly Rule[] = [
       /^(?:reduce|lower|turn|raise|increase|drop|heat|set)$/.test(c.verb) &&
       !/\b(?:syrup|milk|thermometer|sugar)\b/.test(c.text) &&
       c.ids.length === 0,
+  ],
+  [
+    'heat-oven',
+    (c) =>
+      c.verb === '' && c.hasHeat && c.ids.length === 0 && !c.filled && !c.baked && says(c, /\boven (?:at|to|on)\b/) && !says(c, /\bbak/),
+  ],
+  // A pot on the fire as an oven, with its bed of salt.
+  [
+    'heat-oven',
+    (c) =>
+      !c.filled &&
+      !c.baked &&
+      c.ids.length > 0 &&
+      c.ids.every((id) => id === 'salt') &&
+      says(c, /\b(?:inside|kadai|cooker|pot|base|bottom|vessel)\b/),
+  ],
+  [
+    'heat-oven',
+    (c) =>
+      c.hasHeat &&
+      /^(?:let|bring|get|have|want)$/.test(c.verb) &&
+      c.ids.length === 0 &&
+      c.minutes === 0 &&
+      c.celsius >= OVEN_LEAST &&
+      !c.filled,
   ],
   ['heat-oven', (c) => c.verb === '' && c.hasHeat && c.minutes === 0 && c.ids.length === 0 && !says(c, /\binto\b|\btin\b.*\bbake\b/)],
   // --- the tin
@@ -119,6 +155,16 @@ const RULES: readonly Rule[] = [
       c.minutes === 0 &&
       !says(c, /\b(?:into|in the|in a|pour)\b/),
   ],
+  [
+    'ready-tin',
+    (c) =>
+      c.before === 'ready-tin' &&
+      !c.filled &&
+      !c.baked &&
+      (c.cls === 'scatter' || c.verb === 'coat' || c.cls === 'grease') &&
+      c.ids.every((id) => /^(?:flour|cocoa|sugar|breadcrumbs|biscuit|semolina|coconut-des|starch|cornstarch|almond)/.test(id)) &&
+      !says(c, /\bmixture|batter|crumbs over\b/),
+  ],
   ['fill-tin', (c) => c.verb === 'line' && says(c, /\b(?:pastry|dough|sponge|biscuits?|phyllo|filo)\b/)],
   // --- heat on the hob
   ['melt', (c) => c.cls === 'wait' && fat(c) && says(c, /\b(?:foam|brown|nutty|sizzle|melt)\b/)],
@@ -132,6 +178,20 @@ const RULES: readonly Rule[] = [
       /^(?:heat|warm|microwave|put|pour|place|bring|stir|leave)$/.test(c.verb) &&
       (c.places.has('hob') || whipping(c)) &&
       !c.places.has('oven'),
+  ],
+  [
+    'melt',
+    (c) =>
+      c.ids.every((id) => id.includes('water')) &&
+      c.cls !== 'whip' &&
+      /\bover (?:some |a (?:pan|pot) of )?(?:\w+ )?(?:hot|simmering|warm|boiling) water\b/.test(c.text) &&
+      holds(c, (id, kind) => id.startsWith('chocolate') || kind === 'fat') &&
+      !holds(c, (id) => id.startsWith('egg')),
+  ],
+  [
+    'melt',
+    (c) =>
+      fat(c) && c.ids.length === 1 && /^(?:drop|put|add|throw|place)$/.test(c.verb) && says(c, /\bhot (?:skillet|pan|dish|tin|kadai)\b/),
   ],
   ['melt', (c) => (fat(c) || chocolate(c)) && /^(?:heat|warm|microwave)$/.test(c.verb) && !liquid(c)],
   [
@@ -159,10 +219,27 @@ const RULES: readonly Rule[] = [
       /^(?:cook|stir|whisk|heat|put|return|place|set|return)$/.test(c.verb) &&
       says(
         c,
-        /\b(?:over (?:a )?(?:low|medium|high|gentle|moderate|medium-low|medium-high|the)? ?-?(?:heat|flame|fire)|back (?:in|to|on|into) the (?:pan|heat|pot|fire)|on (?:a )?(?:low|medium|the) (?:heat|flame|fire|stove|hob)|to the pan|to the pot|in a (?:sauce)?pan|in a (?:heavy )?pot|on the stove)\b/,
+        /\b(?:over (?:a )?(?:low|medium|high|gentle|moderate|medium-low|medium-high|the)? ?-?(?:heat|flame|fire)|back (?:in|to|on|into) the (?:pan|heat|pot|fire)|on (?:a )?(?:low|medium|the) (?:heat|flame|fire|stove|hob)|to the pan|to the pot|on the stove)\b/,
       ) &&
       !c.places.has('oven') &&
       !says(c, /\blid\b.*\bflame\b/) &&
+      !c.filled,
+  ],
+  [
+    'simmer',
+    (c) =>
+      /^(?:cook|heat|put|place|set|return)$/.test(c.verb) &&
+      says(c, /\bin (?:a|the) (?:heavy |small )?(?:sauce)?(?:pan|pot)\b/) &&
+      !c.places.has('oven') &&
+      !says(c, /\blid\b.*\bflame\b/) &&
+      !c.filled,
+  ],
+  [
+    'simmer',
+    (c) =>
+      c.verb === '' &&
+      c.ids.length > 0 &&
+      says(c, /\b(?:over|on) (?:a )?(?:low|medium|gentle|high|moderate)[- ]?(?:\w+ )?(?:heat|flame|gas)\b/) &&
       !c.filled,
   ],
   [
@@ -172,6 +249,18 @@ const RULES: readonly Rule[] = [
       (/\b(?:thick\w*|coats|bubbl\w*|boil\w*)\b/.test(`${c.text} ${c.sign}`) || /\bstirring\b/.test(c.text)) &&
       !c.places.has('oven') &&
       !c.filled,
+  ],
+  [
+    'simmer',
+    (c) =>
+      c.verb === 'cook' &&
+      c.minutes > 0 &&
+      c.minutes < 15 &&
+      !c.filled &&
+      !c.places.has('oven') &&
+      c.ids.length === 0 &&
+      /^(?:simmer|melt|mix)$/.test(c.before ?? '') &&
+      !c.baked,
   ],
   // --- baking
   ['bake', (c) => c.verb === 'bake' && !/\bbake (?:it )?(?:off|beans)\b/.test(c.text)],
@@ -207,6 +296,12 @@ const RULES: readonly Rule[] = [
   [
     'bake',
     (c) =>
+      c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
+  ],
+  ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text)],
+  [
+    'bake',
+    (c) =>
       c.minutes > 0 &&
       c.hasHeat &&
       (c.verb === '' || c.cls === 'wait' || /^(?:give|lower|reduce|turn|raise|increase|continue)$/.test(c.verb)),
@@ -239,20 +334,30 @@ const RULES: readonly Rule[] = [
   [
     'hollow',
     (c) =>
-      c.cls === 'hollow' ||
+      (c.cls === 'hollow' && (c.baked || !c.filled)) ||
       (/^(?:scoop|cut|make|dig|remove|press|take)$/.test(c.verb) &&
-        says(c, /\b(?:hollows?|wells?|centres?|centers?|cone|middle out|cavity)\b/) &&
+        says(c, /\b(?:hollows?|wells?|centres?|centers?|cone|middle out|out of the middle|from the middle|cavity)\b/) &&
         (c.baked || says(c, /\bcup-?cakes?|each cake|muffins?\b/))),
   ],
+  ['fill-tin', (c) => c.cls === 'hollow'],
   ['roll', (c) => c.cls === 'roll' && c.verb !== 'coat'],
   ['pipe', (c) => c.cls === 'pipe' || says(c, /\bpiping bag\b/)],
   ['soften', (c) => c.verb === 'soak' && has(c, (id) => /gelatine|agar/.test(id))],
+  ['soak', (c) => c.verb === 'dip' && !says(c, /\b(?:knife|spoon|blade|spatula|scoop|cutter|finger in)\b/)],
   ['soak', (c) => c.verb === 'soak' || c.verb === 'drench' || c.verb === 'imbibe' || c.verb === 'moisten' || c.verb === 'feed'],
   [
     'soak',
     (c) =>
       c.baked &&
-      /^(?:pour|spoon|brush|drizzle|ladle|sprinkle|put|spread|add)$/.test(c.verb) &&
+      /^(?:pour|spoon|brush|drizzle|ladle|sprinkle|put|add)$/.test(c.verb) &&
+      (c.role === 'soak' ||
+        says(c, /\bsyrup|soak\b/) ||
+        !(
+          c.role === 'frosting' ||
+          c.role === 'topping' ||
+          has(c, (id) => id === 'sugar-icing') ||
+          holds(c, (id) => id === 'sugar-icing')
+        )) &&
       (c.role === 'soak' || says(c, /\b(?:syrup|soak|milks?|sherbet|into the holes|over the (?:hot|warm) cake|drizzle)\b/)) &&
       (OVER.test(c.text) || c.places.has('cake')),
   ],
@@ -275,7 +380,7 @@ const RULES: readonly Rule[] = [
       /^(?:turn|tip|take|slide|ease|pop|flip|ease|put|set|get|run|transfer|move|invert)$/.test(c.verb) &&
       says(
         c,
-        /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ )*(?:out )?(?:onto|on to)|turn out|tip out|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/,
+        /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ )*(?:out )?(?:onto|on to)|turn out|tip (?:it |them )?out|pop (?:off )?the ring|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/,
       ) &&
       !says(c, /\b(?:into|pan upside|tin upside|pan over a bottle)\b/) &&
       (c.baked || says(c, /\b(?:turn out|rack)\b/)) &&
@@ -325,7 +430,12 @@ const RULES: readonly Rule[] = [
         !says(c, /\b(?:bowl|into the (?:mixture|batter)|over the (?:mixture|batter|whites|eggs|egg))\b/) &&
         (c.baked || c.role === 'topping' || c.role === 'frosting' || c.role === 'filling' || says(c, /\bserv/) || c.verb === 'decorate') &&
         c.verb !== 'sprinkle') ||
-      (c.verb === 'sprinkle' && c.baked),
+      (c.verb === 'sprinkle' && c.baked) ||
+      (/^(?:sieve|sift|grate|shave)$/.test(c.verb) &&
+        has(c, (id, kind) => kind === 'sugar' || kind === 'cocoa' || id.startsWith('chocolate')) &&
+        !flour(c) &&
+        (c.baked || c.filled) &&
+        says(c, /\b(?:over|on top|on it)\b(?! the (?:rest|whites|mixture|batter|foam|eggs))/)),
   ],
   ['fill-tin', (c) => c.cls === 'scatter' && !c.baked && (c.filled || TIN_TARGET.test(c.text)) && !says(c, /\b(?:towel|cloth)\b/)],
   [
@@ -334,6 +444,16 @@ const RULES: readonly Rule[] = [
       c.cls === 'spread' &&
       (c.baked || c.role === 'frosting' || c.role === 'filling' || c.role === 'topping') &&
       !says(c, /\b(?:foil|lid|cling|film|wrap|cloth|towel)\b/),
+  ],
+  [
+    'spread',
+    (c) =>
+      c.verb === 'spread' && c.filled && (c.ids.length > 0 || c.role === 'filling') && says(c, /\bspread (?:it |them )?(?:with|on|over)\b/),
+  ],
+  [
+    'spread',
+    (c) =>
+      c.baked && /^(?:spoon|pour|ladle|pipe)$/.test(c.verb) && says(c, /\b(?:round|around|along) (?:the |its )?(?:edges?|sides?|rim)\b/),
   ],
   [
     'spread',
@@ -351,7 +471,9 @@ const RULES: readonly Rule[] = [
   [
     'rub-in',
     (c) =>
-      c.cls === 'rub' ||
+      (c.cls === 'rub' &&
+        !says(c, /\b(?:sieve|strainer|muslin)\b/) &&
+        !(has(c, (id) => id === 'zest' || id === 'vanilla-extract') && !flour(c))) ||
       (flour(c) && fat(c) && /\b(?:crumb\w*|sandy|breadcrumbs|meal|pea-?size\w*)\b/.test(`${c.text} ${c.sign}`) && c.cls !== 'scatter') ||
       (c.verb === 'cut' && (fat(c) || says(c, /\bpastry (?:blender|cutter)|cut in\b/))),
   ],
@@ -359,12 +481,21 @@ const RULES: readonly Rule[] = [
     'strain',
     (c) =>
       (c.cls === 'strain' &&
-        !(c.verb === 'sieve' && (flour(c) || c.group || leavener(c) || has(c, (_, kind) => kind === 'cocoa' || kind === 'sugar'))) &&
+        !(c.verb !== 'strain' && (flour(c) || c.group || leavener(c) || has(c, (_, kind) => kind === 'cocoa' || kind === 'sugar'))) &&
         c.verb !== 'drain') ||
       (/^(?:pass|rub|push|press|pour)$/.test(c.verb) && says(c, /\bsieve|strainer|muslin\b/) && !flour(c)),
   ],
   ['soften', (c) => c.cls === 'soften' || says(c, /\b(?:to (?:reach |come to )?room temp\w*|to soften)\b/)],
-  ['fold', (c) => c.cls === 'fold'],
+  ['fold', (c) => c.verb === 'fold'],
+  [
+    'fold',
+    (c) =>
+      (c.cls === 'fold' || /^(?:lift|pull|turn|stir)$/.test(c.verb)) &&
+      !c.baked &&
+      says(c, /\b(?:in last|under|through (?:it )?(?:by|with))\b/),
+  ],
+  ['fold', (c) => /^(?:heave|lift|draw)$/.test(c.verb) && !c.baked && (egg(c) || (c.verb === 'heave' && flour(c))) && says(c, /\bin\b/)],
+  ['mix', (c) => (c.cls === 'fold' || c.cls === 'rub') && !c.baked],
   ['fold', (c) => /^(?:sift|sieve|add|stir|mix)$/.test(c.verb) && flour(c) && c.foamed && says(c, /\bover|fold/)],
   [
     'foam',
@@ -413,6 +544,19 @@ const RULES: readonly Rule[] = [
   ['foam', (c) => c.cls === 'whip' && c.ids.length === 0 && c.before === 'foam'],
   [
     'foam',
+    (c) => c.before === 'foam' && (c.verb === 'keep' || c.verb === 'continue') && says(c, /\b(?:going|beating|whisking|whipping)\b/),
+  ],
+  [
+    'foam',
+    (c) =>
+      c.cls === 'whip' &&
+      c.ids.length === 0 &&
+      holds(c, (id) => /^egg-(?!replacer|liqueur)|aquafaba/.test(id)) &&
+      holds(c, (_, kind) => kind === 'sugar') &&
+      !holds(c, (id, kind) => kind === 'flour' || kind === 'fat' || id === MIXED || /milk|juice|starch/.test(id)),
+  ],
+  [
+    'foam',
     (c) => (c.verb === 'add' || c.verb === 'mix') && c.before === 'foam' && sugar(c) && !flour(c) && PEAKS.test(`${c.text} ${c.sign}`),
   ],
   [
@@ -428,7 +572,18 @@ const RULES: readonly Rule[] = [
   ],
   ['foam', (c) => c.verb === 'mix' && egg(c) && sugar(c) && !flour(c) && !fat(c) && (c.minutes >= 3 || PEAKS.test(c.sign))],
   ['cream', (c) => c.verb === 'cream' && !flour(c)],
+  ['mix', (c) => c.cls === 'whip' && says(c, /\b(?:whisk|beat|stir) in\b/) && /^(?:simmer|melt|strain|infuse)$/.test(c.before ?? '')],
   ['cream', (c) => c.cls === 'whip' && fat(c) && !flour(c) && !liquid(c)],
+  ['cream', (c) => c.cls === 'whip' && c.before === 'soften' && sugar(c) && holds(c, (_, kind) => kind === 'fat') && !flour(c) && !egg(c)],
+  [
+    'cream',
+    (c) =>
+      c.cls === 'whip' &&
+      c.ids.length === 0 &&
+      c.minutes >= 2 &&
+      holds(c, (_, kind) => kind === 'fat') &&
+      !holds(c, (id, kind) => kind === 'flour' || id.startsWith('egg')),
+  ],
   [
     'cream',
     (c) =>
@@ -503,9 +658,11 @@ const RULES: readonly Rule[] = [
       says(c, /\b(?:aside|rest|stand|room temperature|counter|leave)\b/),
   ],
   ['other', (c) => c.cls === 'wait' || (c.cls === 'put' && says(c, /\baside\b/))],
+  ['serve', (c) => says(c, /\bto (?:the )?table\b/) && (c.cls === 'put' || c.cls === 'serve')],
   ['serve', (c) => c.cls === 'serve' || (c.verb === '' && /^\W*serves?\b/.test(c.text))],
   // --- all that is left
   ['mix', (c) => c.cls === 'mix' || c.cls === 'whip'],
+  ['fill-tin', (c) => /^(?:arrange|lay|pack)$/.test(c.verb) && c.ids.length > 0 && !c.baked],
   ['mix', (c) => c.cls === 'put' && (c.ids.length > 0 || c.group) && !c.baked],
   ['mix', (c) => c.cls === 'spread' && !c.baked && c.ids.length > 0 && !says(c, /\bfoil|film|lid\b/)],
   [
@@ -521,6 +678,7 @@ const RULES: readonly Rule[] = [
   ['spread', (c) => c.cls === 'spread' && !says(c, /\b(?:foil|film|lid|cling|cloth|paper)\b/)],
   ['decorate', (c) => c.cls === 'scatter'],
   ['decorate', (c) => c.cls === 'put' && c.baked && c.ids.length > 0],
+  ['mix', (c) => c.cls === 'strain' && flour(c)],
   ['strain', (c) => c.cls === 'strain'],
   ['cut', (c) => c.cls === 'cut' || c.cls === 'divide'],
   ['mix', (c) => c.verb === '' && (c.ids.length > 0 || c.group) && !c.baked],

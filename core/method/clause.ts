@@ -52,6 +52,17 @@ function atBoundary(t: readonly Token[], i: number, start: number): boolean {
   )
 }
 
+const AUXILIARY = /^(?:is|are|was|were|be|been|being|gets?)$/
+
+/** "is filled into a form and baked": the second participle has the auxiliary of the first. */
+function sharesAuxiliary(t: readonly Token[], i: number, start: number): boolean {
+  let j = i - 1
+  while (j >= start && ADVERBS.has(t[j]!.word)) j--
+  if (!/^(?:and|then)$/.test(t[j]?.word ?? '') || j < start) return false
+  for (j--; j > start && !/^[;:.]$/.test(t[j]!.text); j--) if (PARTICIPLES[t[j]!.word] && AUXILIARY.test(t[j - 1]!.word)) return true
+  return false
+}
+
 function isVerb(
   t: readonly Token[],
   i: number,
@@ -64,8 +75,12 @@ function isVerb(
   // Passive: "are beaten", "is baked".
   const base = baseOf(token.word)
   const passive = PARTICIPLES[token.word]
-  if (passive && /^(?:is|are|was|were|be|been|being|gets?)$/.test(t[i - 1]?.word ?? '') && i - 1 >= start)
-    return { verb: passive, gerund: false }
+  if (passive && AUXILIARY.test(t[i - 1]?.word ?? '') && i - 1 >= start)
+    return /^(?:can|may|could|might)$/.test(t[i - 2]?.word ?? '') ||
+      t.slice(Math.max(start, i - 6), i).some((x) => /^(?:whatever|what|which|that)$/.test(x.word))
+      ? undefined
+      : { verb: passive, gerund: false }
+  if (passive && sharesAuxiliary(t, i, start)) return { verb: passive, gerund: false }
   if (token.word === 'in' && /^(?:go|goes)$/.test(t[i + 1]?.word ?? '') && atBoundary(t, i, start)) return { verb: 'add', gerund: false }
   if (/^(?:goes?|comes?)$/.test(token.word) && t[i + 1]?.word === 'in') return { verb: 'add', gerund: false }
   if (!base) return undefined
@@ -87,7 +102,10 @@ function isVerb(
   const next = i + 1 < end ? t[i + 1] : undefined
   if (FOOD_VERBS.has(token.word)) {
     // "Butter the tin", "cream butter and sugar"; in a list of things it is a thing.
-    const determined = next !== undefined && DETERMINERS.has(next.word)
+    const determined =
+      next !== undefined &&
+      (DETERMINERS.has(next.word) ||
+        (WHIPPED.has(token.word) && t[i - 1]?.word !== 'and' && /^(?:with|until|till|together)$/.test(next.word)))
     const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
     return determined || opens ? { verb: base.verb, gerund: false } : undefined
   }
@@ -95,6 +113,8 @@ function isVerb(
   return { verb: base.verb, gerund: false }
 }
 
+/** Of these the ones that are done with or until something: "cream with the sugar". */
+const WHIPPED = new Set(['cream', 'puree'])
 /** Foods that are verbs only with an object of their own. */
 const FOOD_VERBS = new Set([
   'cream',
@@ -135,6 +155,9 @@ const DETERMINERS = new Set([
   'this',
   'these',
   'one',
+  'half',
+  'some',
+  'most',
 ])
 
 /** "In a second bowl beat the whites": the place may come first. */
@@ -255,13 +278,25 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
     if (mask) {
       const verb = mask !== 'if' && i > opened + 1 ? isVerb(t, i, start, to, s.mentions) : undefined
       const ends =
-        boundary &&
-        ((mask === 'when' && x.text === ',' && opened === firstWord(t, start, opened)) ||
-          x.text === ';' ||
-          (mask === 'not' && x.text === '.'))
+        (boundary &&
+          ((mask === 'when' && x.text === ',' && (opened === firstWord(t, start, opened) || t[opened]!.word === 'as')) ||
+            x.text === ';' ||
+            (mask === 'not' && (x.text === '.' || (x.text === ',' && NOUN_NOT.test(t[opened]!.word)))))) ||
+        // "without opening the door 6 minutes at 180 °C", "and finally the egg"
+        (mask === 'not' && NOUN_NOT.test(t[opened]!.word) && x.kind === 'number' && i > opened + 2) ||
+        (mask === 'when' && FOLLOWERS.test(x.word) && (isStop(t[i - 1]!) || JOINTS.has(t[i - 1]!.word)))
+      // "until the sugar is dissolved" is how it looks then; "until fluffy and the yolks are worked in" goes on.
+      const first = verb ? begins(t, s.mentions, i, opened) : i
+      const sign = mask === 'until' && verb !== undefined && first < i && (!JOINTS.has(t[first - 1]!.word) || STATES.has(verb.verb))
+      const plain = mask === 'when' && !verb ? plainVerb(t, i, start, opened, s.mentions) : undefined
       if (ends) close(i)
-      else if (
+      else if (plain) {
+        close(i)
+        verbs.push({ at: i, verb: plain })
+        continue
+      } else if (
         verb &&
+        !sign &&
         !(
           mask === 'not' &&
           opened === firstWord(t, start, opened) &&
@@ -270,7 +305,9 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
         ) &&
         !/^or$/.test(t[i - 1]!.word)
       ) {
-        close(i)
+        const from = Math.max(opened + 1, first)
+        for (let j = from; j < i; j++) masked.delete(j)
+        close(from)
         verbs.push({ at: i, verb: verb.verb })
         continue
       } else {
@@ -279,6 +316,13 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       }
     }
     const opens = opener(t, i, start)
+    // "while you stir the yoghurt with the sugar": what is done meanwhile is done.
+    const meanwhile = opens === 'when' && /^(?:while|whilst|as)$/.test(x.word) ? meanwhileVerb(t, i, to, s.mentions) : undefined
+    if (meanwhile) {
+      verbs.push(meanwhile)
+      i = meanwhile.at
+      continue
+    }
     if (opens) {
       if (!(opens === 'when' && x.word === 'before' && isVerb(t, i + 1, start, to, s.mentions)?.gerund)) {
         mask = opens
@@ -292,10 +336,50 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       behindPlace(t, i, start, verbs.length) ??
       behindFood(t, i, start, verbs.length, s.mentions) ??
       unknownVerb(t, i, start, to, s.mentions)
-    if (verb) verbs.push({ at: i, verb })
+    // "begin to whisk the whites": what is begun is meant.
+    const begun = verb !== undefined && /^(?:begin|start|continue)$/.test(verb) && t[i + 1]?.word === 'to' ? t[i + 2]?.word : undefined
+    if (verb) verbs.push(begun !== undefined && begun in VERB_CLASS ? { at: i + 2, verb: begun } : { at: i, verb })
+    if (begun !== undefined && begun in VERB_CLASS) i += 2
   }
   close(to)
-  return assemblePieces(t, s.mentions, { from, start, to, sentence, masked, untils, conditions, verbs })
+  return assemblePieces(t, s.mentions, { from, start, to, sentence, masked, untils, conditions, verbs, dials: s.dials })
+}
+
+/** What has come about, rather than what is done. */
+const STATES = new Set('set melt dissolve combine incorporate cook brown cool do mix coat thicken absorb leave use'.split(' '))
+/** What a preposition leaves out; it ends with its noun. */
+const NOUN_NOT = /^(?:without|no)$/
+
+/**
+ * "Once cool spread the icing", "before dinner get the oven to 200 °C": a verb that stands bare behind the words
+ * of a time starts what is done then.
+ */
+function plainVerb(t: readonly Token[], i: number, start: number, opened: number, mentions: readonly Mention[]): string | undefined {
+  const x = t[i]!
+  if (
+    opened !== firstWord(t, start, opened) &&
+    !/^(?:and|,|but)$/.test(t[opened - 1]?.word || t[opened - 1]?.text || '') &&
+    t[opened - 1]?.word !== 'only'
+  )
+    return undefined
+  if (i < opened + 2 || x.kind !== 'word' || !(x.word in VERB_CLASS) || FOOD_VERBS.has(x.word)) return undefined
+  if (mentions.some((m) => i >= m.from && i < m.to)) return undefined
+  if (NOUN_VERBS.has(x.word) && t[i + 1]?.word !== 'in') return undefined
+  const before = t[i - 1]!
+  if (
+    (before.kind === 'mark' && before.text !== ')') ||
+    /^(?:you|we|i|they|it|to|and|or|can|will|should|must|the|a|an|of|do|does|your|on|in|for|with|at)$/.test(before.word)
+  )
+    return undefined
+  return OBJECTS.has(t[i + 1]?.word ?? '') || mentions.some((m) => m.from === i + 1) ? x.word : undefined
+}
+
+/** "While you stir the yoghurt", "as you add the milk": another thing done, if something goes in. */
+function meanwhileVerb(t: readonly Token[], i: number, to: number, mentions: readonly Mention[]): { at: number; verb: string } | undefined {
+  if (t[i + 1]?.word !== 'you' || !((t[i + 2]?.word ?? '') in VERB_CLASS)) return undefined
+  let end = i + 3
+  while (end < to && !isStop(t[end]!) && t[end]!.word !== 'and') end++
+  return mentions.some((m) => m.head > i + 2 && m.head < end) ? { at: i + 2, verb: t[i + 2]!.word } : undefined
 }
 
 const firstWord = (t: readonly Token[], start: number, i: number): number => {
@@ -320,6 +404,7 @@ function opener(t: readonly Token[], i: number, start: number): 'until' | 'if' |
   if (w === 'so' && /^(?:that|it|the|they)$/.test(t[i + 1]?.word ?? '') && i > start) return 'until'
   if (WHEN.has(w)) {
     if (w === 'once' && /^(?:at)$/.test(before)) return undefined
+    if (w === 'after' && (before === 'one' || before === 'each' || t[i + 1]?.word === 'another')) return undefined
     if (w === 'as') return /^(?:soon|it|they|you|the)$/.test(t[i + 1]?.word ?? '') ? 'when' : undefined
     if (w === 'after' || w === 'before') return i === start || t[i + 1]?.kind === 'word' ? 'when' : undefined
     if (w === 'during') return 'when'
@@ -328,15 +413,34 @@ function opener(t: readonly Token[], i: number, start: number): 'until' | 'if' |
   return undefined
 }
 
-/** A passive's things stand before it: "the yolks are worked in". */
-function begins(t: readonly Token[], at: number, before: number): number {
-  if (!/^(?:is|are|was|were|be|been|being)$/.test(t[at - 1]?.word ?? '')) return at
-  let j = at - 1
-  while (j > before + 1 && !isStop(t[j - 1]!) && !/^(?:then|but)$/.test(t[j - 1]!.word)) j--
+/** The things of a passive, and of what "goes in", stand before it: "the yolks are worked in", "seeds, flour and salt are mixed". */
+function begins(t: readonly Token[], mentions: readonly Mention[], at: number, before: number): number {
+  const subject = AUXILIARY.test(t[at - 1]?.word ?? '')
+    ? at - 1
+    : t[at]!.word !== 'go' && /^(?:goes|comes)$/.test(t[at]!.word)
+      ? at
+      : undefined
+  if (subject === undefined) return at
+  const food = (j: number) => mentions.some((m) => j >= m.from && j < m.to)
+  let j = subject
+  for (; j > before + 1; j--) {
+    const x = t[j - 1]!
+    if (/^(?:then|but|until|till)$/.test(x.word) || /^[;:.]$/.test(x.text)) break
+    // A comma stays within a list of foods, or around what is said of the subject.
+    if (isStop(x) && !(x.text === ',' && j - 2 > before && (food(j - 2) || PARTICIPLES[afterComma(t, j - 2, before)]))) break
+    if (x.word === 'and' && !food(j - 2)) break
+  }
   return j
 }
 
-const FOLLOWERS = /^(?:then|finally|lastly|afterwards|next)$/
+/** The word that opens what ends at a comma: "the whites, *beaten* stiff with the sugar, are …". */
+function afterComma(t: readonly Token[], end: number, before: number): string {
+  let j = end
+  while (j > before + 1 && t[j - 1]!.text !== ',') j--
+  return j > before + 1 ? t[j]!.word : ''
+}
+
+const FOLLOWERS = /^(?:then|finally|lastly|afterwards|next|whereupon)$/
 
 interface Parts {
   from: number
@@ -347,7 +451,12 @@ interface Parts {
   untils: [number, number][]
   conditions: [number, number][]
   verbs: { at: number; verb: string }[]
+  dials: Scan['dials']
 }
+
+/** Whether a time and a heat stand between two tokens. */
+const dialled = (dials: Scan['dials'], from: number, to: number): boolean =>
+  (['time', 'heat'] as const).every((kind) => dials.some((d) => d.kind === kind && d.from >= from && d.to <= to))
 
 function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Parts): Piece[] {
   const { from, start, to, sentence, masked, untils, conditions, verbs } = p
@@ -357,10 +466,14 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     const condition = within(conditions, a, b)
     return { from: a, to: b, verb, at, elided, masked, sentence, ...(until && { until }), ...(condition && { condition }) }
   }
-  if (!verbs.length) return splitVerbless(t, from, to).map(([a, b]) => piece(a, b, '', -1))
+  if (!verbs.length)
+    return splitVerbless(t, from, to).map(([a, b]) => {
+      const at = participleAt(t, mentions, a, b)
+      return at === undefined ? piece(a, b, '', -1) : piece(a, b, PARTICIPLES[t[at]!.word]!, at)
+    })
   const out: Piece[] = []
   // What stands before the first verb belongs to it, unless it is a thing of its own ("Oven 180; bake …").
-  const lead = verbs[0]!.at
+  const lead = begins(t, mentions, verbs[0]!.at, start - 1)
   const cut = lead > start ? lastCut(t, start, lead) : start
   if (
     cut > start &&
@@ -368,8 +481,8 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
   )
     out.push(piece(from, cut, '', -1))
   verbs.forEach(({ at, verb }, i) => {
-    const a = i === 0 ? (out.length ? out.at(-1)!.to : from) : begins(t, at, verbs[i - 1]!.at)
-    const b = verbs[i + 1] ? begins(t, verbs[i + 1]!.at, at) : to
+    const a = i === 0 ? (out.length ? out.at(-1)!.to : from) : begins(t, mentions, at, verbs[i - 1]!.at)
+    const b = verbs[i + 1] ? begins(t, mentions, verbs[i + 1]!.at, at) : to
     // ", then the eggs", "and finally the cocoa": the same is done with something else.
     const cuts: number[] = []
     for (let j = at + 1; j < b; j++) {
@@ -377,16 +490,21 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
       const follows = FOLLOWERS.test(t[j]!.word) && (isStop(t[j - 1]!) || JOINTS.has(t[j - 1]!.word))
       // "then at 180C for 20 minutes": the same again at another heat.
       const again = follows && /^(?:at|for|another|a)$/.test(t[j + 1]?.word ?? '') && t.slice(j, b).some((x) => x.kind === 'number')
+      // "at 180 °C for 10 minutes and at 150 °C for 40": the same again at another heat.
+      const heatAgain = (t[j]!.word === 'and' || follows) && dialled(p.dials, at, j) && dialled(p.dials, j, b)
       if (
         again ||
-        (follows && mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) && mentions.some((m) => m.head > at && m.head < j))
+        heatAgain ||
+        (follows &&
+          mentions.some((m) => m.from > j && m.head < b && m.from - j <= 6) &&
+          (mentions.some((m) => m.head > at && m.head < j) || p.dials.some((d) => d.kind === 'time' && d.from > at && d.to <= j)))
       )
         cuts.push(j)
       else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
     }
     const stops = [a, ...cuts, b]
     stops.slice(0, -1).forEach((x, n) => {
-      const elided = n > 0 && FOLLOWERS.test(t[x]?.word ?? '')
+      const elided = n > 0 && (FOLLOWERS.test(t[x]?.word ?? '') || t[x]?.word === 'and')
       out.push(piece(x, stops[n + 1]!, n === 0 || elided ? verb : '', n === 0 ? at : -1, elided))
     })
   })
@@ -397,6 +515,17 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
 function lastCut(t: readonly Token[], start: number, lead: number): number {
   for (let j = lead - 1; j > start; j--) if (/^[;:]$/.test(t[j]!.text) || (t[j]!.text === ',' && j > start + 1)) return j + 1
   return start
+}
+
+/** "Last, the chocolate with the oil, melted in the microwave": what has become of the things is what is done. */
+function participleAt(t: readonly Token[], mentions: readonly Mention[], from: number, to: number): number | undefined {
+  for (let i = from + 1; i < to; i++) {
+    const cls = VERB_CLASS[PARTICIPLES[t[i]!.word] ?? '']
+    if (t[i]!.depth > 0 || !cls || !/^(?:melt|whip|fold|rub|strain)$/.test(cls) || t[i - 1]!.text !== ',') continue
+    if (mentions.some((m) => m.cover.includes(i)) || !mentions.some((m) => m.head < i && m.head >= from)) continue
+    return i
+  }
+  return undefined
 }
 
 function splitVerbless(t: readonly Token[], from: number, to: number): [number, number][] {

@@ -39,14 +39,14 @@ export type VerbClass =
 const CLASSES: Readonly<Record<VerbClass, string>> = {
   whip: 'cream beat whisk whip work froth',
   mix: 'mix stir add sift sieve combine blend whizz process pulse incorporate dissolve toss mash puree liquidise liquidize dump throw knead loosen thin season blitz grind crush crumble join unite rice grate peel zest juice chop squeeze break crack separate make alternate enrich flavour colour tint swirl marble measure slake bind coat drop integrate include introduce whiten temper rain stream shoot trickle fling slip chuck bung tumble',
-  fold: 'fold',
+  fold: 'fold draw heave',
   rub: 'rub',
   melt: 'melt brown',
   boil: 'boil simmer bubble scald bring reduce caramelise caramelize thicken',
   cook: 'cook steam microwave roast toast',
   bake: 'bake',
   grease: 'grease line butter flour oil spray prepare paper',
-  put: 'put pour pile spoon scrape tip transfer turn place drop ladle press level smooth fill lay set take pop slide return scoop squash push arrange pile shape pack pat ease shake tap bang distribute dollop spin',
+  put: 'put empty pour pile spoon scrape tip transfer turn place drop ladle press level smooth fill lay set take pop slide return scoop squash push arrange pile shape pack pat ease shake tap bang distribute dollop spin',
   divide: 'divide split halve share',
   cool: 'cool',
   chill: 'chill refrigerate',
@@ -56,19 +56,19 @@ const CLASSES: Readonly<Record<VerbClass, string>> = {
   poke: 'poke prick pierce stab skewer',
   hollow: 'hollow core',
   cut: 'cut slice trim score mark shave',
-  spread: 'spread frost ice sandwich coat cover glaze mask crown layer assemble stack mount smear swoop slather daub',
+  spread: 'spread frost ice sandwich stick coat cover glaze mask crown layer assemble stack mount smear swoop slather daub',
   pipe: 'pipe',
   roll: 'roll unroll reroll wind',
-  scatter: 'dust sprinkle scatter decorate top garnish drizzle finish dredge stud sugar snow strew',
-  soak: 'soak brush drench moisten imbibe feed',
-  strain: 'strain drain',
+  scatter: 'dust shower dot sprinkle scatter decorate top garnish drizzle finish dredge stud sugar snow strew',
+  soak: 'soak dip brush drench moisten imbibe feed',
+  strain: 'strain drain pass',
   heat: 'heat warm preheat light reheat',
   fry: 'fry',
-  serve: 'serve eat enjoy devour',
+  serve: 'serve eat enjoy devour rush',
   soften: 'soften bloom',
   infuse: 'infuse steep',
   other:
-    'test check scrape wash rinse dry wrap repeat switch do watch stop continue weigh run reserve save discard open close start begin finish use try see know tent rotate adjust have get call read protect tilt dampen empty adjust position swap ensure',
+    'test check scrape wash rinse dry wrap repeat switch do watch stop continue weigh run reserve save discard open close start begin finish use try see know tent rotate adjust have get call read protect tilt dampen lower raise increase adjust position swap ensure',
 }
 
 /** The class of every verb; one that stands in two has the first. */
@@ -93,6 +93,13 @@ export const PARTICIPLES = table<string>(
         ] as [string, string][]
       })
       .concat([
+        ['stuck', 'stick'],
+        ['drawn', 'draw'],
+        ['shaken', 'shake'],
+        ['given', 'give'],
+        ['hung', 'hang'],
+        ['frozen', 'freeze'],
+        ['broken', 'break'],
         ['beaten', 'beat'],
         ['put', 'put'],
         ['cut', 'cut'],
@@ -125,7 +132,7 @@ export function baseOf(word: string): { verb: string; form: 'base' | 'gerund' | 
 export const NOUN_VERBS =
   words(`cream butter flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
   score share spray glaze light paper line finish drain core freeze boil puree brown rice coat crown test run dry level smooth thin free season colour flavour bind
-  drop store hold serve warm scoop rub fry soak brush toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
+  drop store hold serve warm scoop rub fry soak dip brush pass stick draw toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
 /** Of these the ones that are verbs nearly always. */
 export const MOSTLY_VERBS = words(
   'fold mix cool set place press roll cut fill keep take heat cover stand top dust drop serve rub brush chill soak freeze leave work finish sandwich drain smooth level warm hang boil peel split',
@@ -137,7 +144,7 @@ export const IF = words('if unless should provided')
 export const WHEN = words('when once while whilst as after before during whenever')
 export const NOT = words("don't dont not never without avoid no careful beware")
 export const ADVERBS =
-  words(`now next finally lastly meanwhile gently carefully slowly quickly gradually lightly immediately thoroughly well just also again first second third afterwards
+  words(`now next finally lastly whereupon shortly meanwhile thickly thinly loosely gently carefully slowly quickly gradually lightly immediately thoroughly well just also again first second third afterwards
   meantime alternatively vigorously briefly evenly loosely firmly generously simply really only always please gradually energetically delicately
   separately together straight alternately repeatedly constantly subsequently roughly finely coarsely you we i one they she he`)
 

@@ -2,7 +2,7 @@ import { celsiusOf, type Size, type Time } from '../language/dial'
 import { scan, type Scan } from '../language/item'
 import type { Region } from '../measure/region'
 import type { Recipe } from '../recipe/recipe'
-import { actOf, classOf, placesIn, type Cues } from './act'
+import { actOf, classOf, MIXED, placesIn, type Cues } from './act'
 import { heatsOf } from './clock'
 import { piecesOf, type Piece } from './clause'
 import type { Act, Clause, GroupThing, LineThing, Method, Step, Thing } from './step'
@@ -80,12 +80,11 @@ const ROLE_WORDS: Partial<Record<string, RegExp>> = {
   crust: /\b(?:base|crust|pastry|shell)\b/,
 }
 
-/** Words of a piece that the masks leave. */
+/** Words of a piece that the masks leave, its verb in its base form. */
 function unmasked(s: Scan, p: Piece): string {
   return s.tokens
     .slice(p.from, p.to)
-    .filter((t, i) => !p.masked.has(p.from + i) || t.depth > 0)
-    .map((t) => t.word)
+    .flatMap((t, i) => (!p.masked.has(p.from + i) || t.depth > 0 ? [p.from + i === p.at ? p.verb : t.word] : []))
     .join(' ')
 }
 const wordsOf = (s: Scan, span: [number, number] | undefined): string =>
@@ -185,6 +184,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
   let anyBaked = false
   const filled = new Set<number>()
   let foamed = false
+  /** By part, what was last put together. */
+  const bowl = new Map<number, readonly string[]>()
   let last: [number, number] | undefined
   const readied = (part: number) => recipe.parts[part]?.role
 
@@ -194,9 +195,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const t = s.tokens
     if (p.from >= p.to || !t[p.from]) return
     const span = [t[p.from]!.from, t[p.to - 1]!.to] as const
-    const times = s.dials.filter(
-      (x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to && (!p.masked.has(x.from) || t[x.from]!.depth > 0),
-    )
+    const told = s.dials.filter((x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to)
+    const conditional = (x: Time) => p.condition !== undefined && x.from >= p.condition[0] && x.from < p.condition[1]
+    const open = told.filter((x) => !p.masked.has(x.from) || (t[x.from]!.depth > 0 && !conditional(x)))
+    // "until quite cold, about 2 hours": a time beside the sign is the act's, where it has no other.
+    const times = open.length || !p.until ? open : told.filter((x) => x.from >= p.until![0] && x.from < p.until![1])
     const heats = heatsOf(s).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
     const things = thingsOf(d, picks.lines, recipe, used)
     const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
@@ -211,9 +214,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
         ...things.flatMap((x) => ('ingredient' in x ? [x.as === 'white' ? 'egg-white' : x.as === 'yolk' ? 'egg-yolk' : x.ingredient] : [])),
         ...d.candidates.flatMap((c) => (c.lines.length ? [] : [c.mention.id])),
       ],
+      held: bowl.get(part) ?? [],
       places: placesIn(d.text),
       minutes: times[0]?.low ?? 0,
       hasHeat: heats.length > 0,
+      celsius: heats[0] ? celsiusOf(heats[0], s.region ?? 'us') : 0,
       group: d.groups.length > 0,
       role,
       before,
@@ -233,7 +238,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       act,
       verb: p.verb,
       part,
-      things: kept.length || !last || !MADE.test(d.text) ? kept : [madeThing(d, span, last)],
+      things: withMade(d, span, kept, last),
       ...(time && { minutes: time }),
       ...(heats.length > 0 && {
         oven: heats.map((h) => ({
@@ -283,10 +288,24 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     if (act === 'bake') foamed = false
     if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold'].includes(act) && kept.length)
       last = [d.step, steps[d.step]!.clauses.length - 1]
+    const goesIn = [...cues.ids.filter((id) => id !== ''), ...(act === 'mix' && clause.things.some((x) => 'made' in x) ? [MIXED] : [])]
+    if (act === 'fill-tin' || act === 'bake' || act === 'fry') bowl.delete(part)
+    else if (goesIn.length && act !== 'ready-tin')
+      bowl.set(
+        part,
+        cues.text && MADE.test(d.text)
+          ? [...(bowl.get(part) ?? []), ...goesIn]
+          : STARTS.has(act) && !d.text.includes(`${p.verb} in `)
+            ? goesIn
+            : [...(bowl.get(part) ?? []), ...goesIn],
+      )
     if (act !== 'other') before = act
   })
   return { steps, unread }
 }
+
+/** Acts that mostly begin with an empty bowl. */
+const STARTS: ReadonlySet<Act> = new Set(['cream', 'foam', 'melt', 'soften', 'simmer', 'mix', 'rub-in'])
 
 const joinTimes = (times: readonly Time[]): [number, number] => {
   const longest = times.reduce((a, b) => (b.high > a.high * 3 && a.low < 2 ? b : a))
@@ -299,10 +318,25 @@ const forTin = (recipe: Recipe, x: LineThing): boolean => {
   return l !== undefined && (TIN_LINE.test(l.text) || l.quantity === null || l.grams.best < 20) && !(l.grams.best > 60)
 }
 
-function madeThing(d: Draft, span: readonly [number, number], made: [number, number]): Thing {
-  const text = d.scan.text.slice(...span)
-  const m = MADE.exec(text.toLowerCase())!
-  return { span: [span[0] + m.index, span[0] + m.index + m[0].length], made }
+/** "Beat it with the sugar": what was made before is meant beside what is named. */
+function withMade(d: Draft, span: readonly [number, number], kept: Thing[], last: [number, number] | undefined): Thing[] {
+  if (!last) return kept
+  const named = MADE.exec(d.scan.text.slice(...span).toLowerCase())
+  if (!kept.length)
+    return named && MADE.test(d.text) ? [{ span: [span[0] + named.index, span[0] + named.index + named[0].length], made: last }] : kept
+  const t = d.scan.tokens
+  const at = d.piece.at
+  const pronoun = [at + 1, at + 2].find(
+    (i) => i < d.piece.to && at >= 0 && /^(?:it|this|these|them)$/.test(t[i]!.word) && !d.piece.masked.has(i),
+  )
+  if (
+    pronoun === undefined ||
+    !/^(?:with|to|in|into|over|through|on|by|until|till|for|,|and|gradually|spoon|a)$/.test(
+      t[pronoun + 1]?.word || t[pronoun + 1]?.text || '',
+    )
+  )
+    return kept
+  return [{ span: [t[pronoun]!.from, t[pronoun]!.to], made: last }, ...kept]
 }
 
 const OF_MIXTURE = /^(?:[\s-]*(?:and |& ?|\/|-)?\w+)?[\s-]+(?:mixture|batter|foam|mass)\b/i

@@ -43,7 +43,7 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   yolk: (id) => id === 'egg-yolk',
   nut: (id, kind) => kind === 'nut' && !/coconut|seed/.test(id),
   almond: (id) => /almond/.test(id) && !/milk|butter|extract/.test(id),
-  fruit: (_, kind) => kind === 'fruit',
+  fruit: (id, kind) => kind === 'fruit' || /^dried|raisin|peel/.test(id),
   berry: (id) => /berries|cherries/.test(id),
   cherry: (id) => /cherr/.test(id),
   syrup: (id, kind) => kind === 'syrup' || id === 'sugar-syrup',
@@ -66,6 +66,8 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   box: (id) => /^cake-mix/.test(id),
   coconut: (id) => /^coconut-(desiccated|sweetened)/.test(id),
   date: (id) => /^date/.test(id),
+  agent: (_, kind) => kind === 'leavener',
+  crumb: (id) => /biscuit|cookie|crumb/.test(id),
   raisin: (id) => id === 'dried-fruit',
   oat: (id) => /oat/.test(id),
   gelatine: (id) => id === 'gelatine',
@@ -162,12 +164,35 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
   return word ? { share: SHARES[word]! } : {}
 }
 
+/** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
+const COLLECTIVE = /^(?:fats?|fruits?|crumbs)$/
+
+function collectives(s: Scan, p: Piece): Mention[] {
+  return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
+    const i = p.from + n
+    if (!COLLECTIVE.test(x.word) || p.masked.has(i) || i === p.at || s.mentions.some((m) => i >= m.from && i < m.to)) return []
+    if (
+      /^(?:mixture|base|crust|coat)$/.test(s.tokens[i + 1]?.word ?? '') ||
+      /^(?:like|low|no|moist|few|g)$/.test(s.tokens[i - 1]?.word ?? '') ||
+      s.tokens[i - 1]?.kind === 'number'
+    )
+      return []
+    return [{ id: '', words: [x.stem], head: i, from: i, to: i + 1, score: 1, cover: [i], misspelt: false }]
+  })
+}
+
+/** "everything for the sauce bar the brandy": what is left out. */
+const EXCEPT = /^(?:bar|except|barring|excepting|minus)$/
+
 /** The lines that the mentions of a piece may mean. */
 export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
   const t = s.tokens
   return s.mentions
     .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
     .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
+    .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
+    .concat(collectives(s, p))
+    .sort((a, b) => a.from - b.from)
     .map((m): Candidate => {
       const word = m.words.at(-1)!
       const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
@@ -176,11 +201,16 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       if (as && !lines.length)
         lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
       if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
-      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk'].includes(word)
+      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk', 'agent'].includes(word)
       // "The three milks" of a soak are tinned milks and cream.
       if (plural && word === 'milk')
         lines = keys
           .filter((k) => /milk|^cream-(?!cheese)|coconut-cream|plant-cream/.test(k.id))
+          .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
+      // "Both flours" may be a flour and a starch, "the raising agents" are all that raise.
+      if (plural && (word === 'flour' || word === 'agent') && m.words.length <= 2)
+        lines = keys
+          .filter((k) => (word === 'agent' ? k.kind === 'leavener' && k.id !== 'yeast' : k.kind === 'flour' || k.kind === 'starch'))
           .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
       const before = t[m.from - 1]?.word ?? ''
       const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
