@@ -1,6 +1,9 @@
+import { isLine, type Clause } from '../method/step'
+import { methodOf } from '../method/read'
+import { ingredientOf } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 
-/** What the words of a method and a title say about how the mix is made. */
+/** What the method and the title say about how the mix is made. */
 export interface MethodSigns {
   /** Butter is creamed or beaten with sugar. */
   creamed: boolean
@@ -22,34 +25,64 @@ export interface MethodSigns {
   muffin: boolean
 }
 
-const FOAM =
-  /\b(whip|whisk|beat)\w*\b[^.]*\b(egg|white|yolk|aquafaba|chickpea|liquid)s?\b[^.]*\b(thick|pale|ribbon|peak|stiff|foam|volume|light|triple|frothy|fluffy|mousse|rest)|\b(ribbon|stiff peaks?|soft peaks?)\b|\bwhip\w*\b[^.]*\b(egg|white|yolk|aquafaba|sugar)/i
-const CREAM =
-  /\bcream\b(?![ -]cheese|\s+of\b)[^.]*\b(butter|sugar|fat|margarine|block|until|then|together|them)\b|\bcream,|\bbeat\b[^.]*\b(butter|fat|margarine)\b[^.]*\b(sugar|pale|light|fluffy|until|white)/i
-const SPENT =
-  /\b(?:soak|boil|simmer|dissolve|pour|cover)\w*\b[^.]*\b(?:soda|bicarb\w*)|\b(?:soda|bicarb\w*)\b[^.]*\b(?:over the dates|the dates|boiling water|hot water)/i
-const ALL_IN_ONE =
-  /all[- ]in[- ]one|\b(?:all (?:of )?the (?:cake |sponge )?ingredients|everything)\b[^.]*\b(?:bowl|mixer|processor|together|beat|whisk|mix)|\b(?:beat|whisk|mix|measure|put|place)\b[^.]*\b(?:all (?:of )?the (?:cake |sponge )?ingredients|everything)\b/i
-const MELT = /\bmelt\w*\b[^.]*\b(butter|margarine|fat|block|coconut oil|together|with)|\b(butter|margarine|fat)\b[^.,]*\bmelt/i
+const idsOf = (c: Clause): string[] => c.things.flatMap((x) => (isLine(x) ? [x.ingredient] : []))
+const kindOf = (id: string) => ingredientOf(id)?.kind
+const foams = (id: string) => /^egg-(?!replacer|liqueur)|aquafaba|meringue-powder/.test(id)
+const firmFat = (id: string) => (ingredientOf(id)?.per100.plasticFat ?? 0) >= FIRM_FAT
+/** Firm fat that makes an ingredient one that is melted or creamed: butters, block fats, coconut oil, chocolate apart. */
+const FIRM_FAT = 40
+const sweetens = (id: string) => ['sugar', 'sweetener', 'syrup'].includes(kindOf(id) ?? '')
 
-/** Reads the signs from method, title and preparation words. */
+/** Fat, egg, flour and sugar beaten in one clause, by name or as "all the ingredients". */
+function atOnce(c: Clause): boolean {
+  if (!['mix', 'cream', 'foam'].includes(c.act)) return false
+  if (c.things.some((x) => 'group' in x && x.group === 'all')) return true
+  const ids = idsOf(c)
+  return [firmFat, foams, (id: string) => kindOf(id) === 'flour', sweetens].every((test) => ids.some(test))
+}
+
+/** Soda alone with hot or boiling water, tea or fruit, before any flour or acid. */
+function spendsSoda(c: Clause, hot: (words: Clause) => boolean): boolean {
+  const ids = idsOf(c)
+  if (!ids.includes('baking-soda') || ids.some((id) => kindOf(id) === 'flour' || id === 'vinegar')) return false
+  const fruit = ids.some((id) => /^(?:date|dried)/.test(id))
+  const wet = ids.some((id) => kindOf(id) === 'water' || /^(?:tea|coffee)/.test(id))
+  return fruit || ['simmer', 'soak', 'infuse', 'melt'].includes(c.act) || (wet && hot(c))
+}
+
+/**
+ * The signs of a recipe: how its batter is made, from the one reading of its method; from the title what it is meant to be.
+ */
 export function methodSigns(recipe: Recipe): MethodSigns {
-  const method = recipe.method.join('\n')
   const title = recipe.title
-  const allInOne = ALL_IN_ONE.test(method)
-  const preps = recipe.parts.flatMap((p) => p.lines.map((l) => `${l.text} ${l.prep ?? ''}`)).join('\n')
+  const batter = (part: number) => {
+    const p = recipe.parts[part]
+    return !p || p.role === 'batter' || !recipe.parts.some((x) => x.role === 'batter')
+  }
+  const steps = methodOf(recipe).steps
+  const clauses = steps.flatMap((s) => s.clauses.map((clause) => ({ clause, text: s.text.slice(...clause.span) }))).filter((x) => batter(x.clause.part))
+  const some = (test: (c: Clause) => boolean) => clauses.some((x) => test(x.clause))
+  const lines = recipe.parts.flatMap((p, part) => (batter(part) ? p.lines : []))
+  const first = clauses.find(({ clause: c }) => ['mix', 'cream', 'foam', 'rub-in', 'melt', 'simmer'].includes(c.act) && c.things.length > 0)
+  const allInOne = first !== undefined && atOnce(first.clause)
+  const hot = (c: Clause) => /\b(?:hot|boil\w*)\b/i.test(clauses.find((x) => x.clause === c)!.text)
   return {
-    creamed: allInOne || CREAM.test(method),
+    creamed: allInOne || some((c) => c.act === 'cream'),
     allInOne,
-    whipped: FOAM.test(method),
+    whipped: some((c) => c.act === 'foam' && (c.things.length === 0 || c.things.some((x) => !isLine(x) || foams(x.ingredient)))),
     melted:
-      MELT.test(method) ||
-      /\b(butter|margarine|block|coconut oil)\b[^\n]*\bmelted\b|\bmelted\b[^\n]*\b(butter|margarine|coconut oil)\b/i.test(preps),
-    silent: recipe.method.length === 0,
-    sodaSpent: SPENT.test(method) || (/\bdates?\b/i.test(preps) && /\bboiling\b/i.test(preps)),
+      some((c) => (c.act === 'melt' || c.act === 'simmer') && idsOf(c).some(firmFat)) ||
+      lines.some((l) => l.ingredient && firmFat(l.ingredient) && /\bmelted\b/i.test(`${l.text} ${l.prep ?? ''}`)),
+    silent: clauses.length === 0,
+    sodaSpent: some((c) => spendsSoda(c, hot)) || soakedWithSoda(recipe),
     citrus: /\b(?:lemon|lime|citrus|key lime)\b/i.test(title),
-    rubbed: /\brub(?:bed)?\b[^.]*\b(?:butter|fat|margarine|block|flour|breadcrumbs|crumbs|fingertips)\b/i.test(method),
+    rubbed: some((c) => c.act === 'rub-in'),
     crepe: /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
     muffin: /muffin|loaf|snack|bread|scone|bun/i.test(title) || recipe.tins.some((t) => t.shape === 'loaf'),
   }
+}
+
+/** A recipe without a word on mixing may say it in its lines: "dates, soaked in boiling water with the soda". */
+function soakedWithSoda(recipe: Recipe): boolean {
+  return recipe.parts.some((p) => p.lines.some((l) => l.ingredient?.startsWith('date') && /\bboiling\b/i.test(`${l.text} ${l.prep ?? ''}`)))
 }

@@ -1,3 +1,4 @@
+import { methodOf } from '../method/read'
 import { ingredientOf } from '../pantry/pantry'
 import type { Kind } from '../pantry/ingredient'
 import type { Recipe } from '../recipe/recipe'
@@ -5,31 +6,27 @@ import type { CakeFamily } from './families'
 import type { Finding } from './findings'
 import type { Mass } from './mass'
 
-/** Words of a method that ask for an ingredient, and what answers them. */
-const CALLED_FOR: { word: RegExp; says: string; answers: (id: string, kind: Kind) => boolean }[] = [
+/** Foods that a method may ask for, and what in a recipe answers for them. */
+const CALLED_FOR: { says: string; asked: (id: string, kind: Kind) => boolean; answers: (id: string, kind: Kind) => boolean }[] = [
   {
-    word: /\b(?:the |in )?eggs?\b(?! ?(?:-?free|less|replacer|white|yolk))/i,
     says: 'egg',
+    asked: (id) => /^egg-(?!replacer|liqueur)/.test(id),
     answers: (id, kind) => kind === 'egg' || /replacer|aquafaba|flax|chia|tofu/.test(id) || kind === 'mix',
   },
-  { word: /\bbaking powder\b/i, says: 'baking powder', answers: (id) => /baking-powder|self-raising|mix/.test(id) },
-  { word: /\b(?:baking soda|bicarb\w*)\b/i, says: 'baking soda', answers: (id) => id === 'baking-soda' },
+  { says: 'baking powder', asked: (id) => id === 'baking-powder', answers: (id) => /baking-powder|self-raising|mix/.test(id) },
+  { says: 'baking soda', asked: (id) => id === 'baking-soda', answers: (id) => id === 'baking-soda' },
   {
-    word: /\bthe flour\b|\bflour (?:mixture|and)\b|\bin the flour\b|\bfold in flour\b/i,
     says: 'flour',
+    asked: (_, kind) => kind === 'flour',
     answers: (_, kind) => kind === 'flour' || kind === 'starch' || kind === 'mix',
   },
   {
-    word: /\bsugars?\b/i,
     says: 'sugar',
+    asked: (_, kind) => kind === 'sugar',
     answers: (id, kind) => ['sugar', 'syrup', 'sweetener', 'mix'].includes(kind) || /condensed/.test(id),
   },
-  {
-    word: /\bbutter\b(?!milk| icing|cream| and flour the| the tin| the pan| a )/i,
-    says: 'butter',
-    answers: (_, kind) => kind === 'fat' || kind === 'mix',
-  },
-  { word: /\b(?:the |and |with |with the )milk\b/i, says: 'milk', answers: (_, kind) => kind === 'dairy' || kind === 'plant-dairy' },
+  { says: 'butter', asked: (id) => /^butter-/.test(id), answers: (_, kind) => kind === 'fat' || kind === 'mix' },
+  { says: 'milk', asked: (id) => /^milk-/.test(id), answers: (_, kind) => kind === 'dairy' || kind === 'plant-dairy' },
 ]
 
 /**
@@ -43,9 +40,9 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
     if (!found.some((f) => f.message.includes(what))) found.push({ code: 'missing-ingredient', severity, metric: null, message, part })
   }
   const lines = recipe.parts.flatMap((p) => p.lines).map((l) => ingredientOf(l.ingredient))
-  const method = recipe.method.join('\n')
-  for (const { word, says, answers } of CALLED_FOR)
-    if (word.test(method) && !lines.some((i) => i && answers(i.id, i.kind)))
+  const called = methodOf(recipe).unlinked.flatMap((x) => ingredientOf(x.ingredient) ?? [])
+  for (const { asked, says, answers } of CALLED_FOR)
+    if (called.some((i) => asked(i.id, i.kind)) && !lines.some((i) => i && answers(i.id, i.kind)))
       add(says, `The method speaks of ${says}, but no line has any.`, 'caution')
   // A rich fruit cake is more fruit than cake; the cake between it is what needs flour.
   const fruit = recipe.parts

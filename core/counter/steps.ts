@@ -1,4 +1,4 @@
-import { readMethod } from '../method/read'
+import { methodOf } from '../method/read'
 import { isGroup, isLine, type Act } from '../method/step'
 import { balanceOf } from '../balance/balance'
 import type { Family } from '../balance/families'
@@ -94,7 +94,7 @@ const MOST_SHARE = 0.05
 /** Parts that the method never speaks of get a sentence, so that nothing stays in the cupboard. */
 function spokenFor(recipe: Recipe): Recipe {
   const method = recipe.method.filter((m) => m.trim())
-  const clauses = readMethod(recipe, recipe.region ?? 'uk').steps.flatMap((s) => s.clauses)
+  const clauses = methodOf(recipe).steps.flatMap((s) => s.clauses)
   const bakedAt = clauses.findIndex((c) => c.act === 'bake')
   const before = method.length ? [] : recipe.parts.filter((p) => ['batter', 'crust'].includes(p.role) && p.lines.length)
   const after = recipe.parts.filter((p, part) => {
@@ -211,7 +211,7 @@ const insertAt = (steps: readonly CounterStep[], coolAt: number): number => {
 
 function componentSteps(c: { name: string; recipe: Recipe }, kitchen: (l: Line) => string): CounterStep[] {
   const method = c.recipe.method.length ? c.recipe.method : [`Make the ${c.name.toLowerCase()}: mix everything for it.`]
-  const read = readMethod({ ...c.recipe, method }, c.recipe.region ?? 'uk').steps
+  const read = methodOf({ ...c.recipe, method }).steps
   const uses = usesOf(
     c.recipe,
     method.map((_, i) => ({ clauses: read[i]?.clauses ?? [], baked: false, mixes: true })),

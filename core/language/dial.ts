@@ -156,6 +156,12 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
     }
   }
   if (t[j]?.word === 'and' && t[j + 1]?.word === 'a' && t[j + 2]?.word === 'half' && unit === 1) j += 3
+  // "an hour and three-quarters"
+  const part = t[j]?.word === 'and' && low === high ? valueAt(t, j + 1) : undefined
+  if (part && part.value > 0 && part.value < 1 && !unitAfter(t, part.next)) {
+    ;[low, high] = [low + part.value * unit, high + part.value * unit]
+    j = part.next
+  }
   return { kind: 'time', low, high, from, to: j }
 }
 

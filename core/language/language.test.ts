@@ -101,6 +101,8 @@ describe('times', () => {
     ['1 hour 20 minutes', 80, 80],
     ['1¼ hours', 75, 75],
     ['an hour and a half', 90, 90],
+    ['an hour and three-quarters', 105, 105],
+    ['two hours and a quarter', 135, 135],
     ['50 mins–1 hr', 50, 60],
     ['50 min - 1 hr 10 min', 50, 70],
     ['1 hr. 10 min', 70, 70],

@@ -178,6 +178,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
   const linked = link(drafts, recipe)
   const steps: Step[] = recipe.method.map((text) => ({ text, clauses: [] }))
   const unread: Method['unread'] = []
+  const unlinked: Method['unlinked'] = []
   const used = new Map<string, number>()
   let before: Act | undefined
   const baked = new Set<number>()
@@ -277,6 +278,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       return
     }
     steps[d.step]!.clauses.push(clause)
+    if (act !== 'ready-tin' && !clause.optional)
+      for (const { mention: m, lines } of d.candidates)
+        if (!lines.length && m.id && t[m.head]!.depth === 0)
+          unlinked.push({ step: d.step, span: [t[m.from]!.from, t[m.to - 1]!.to], ingredient: m.id })
     if (act === 'bake' || act === 'fry') {
       anyBaked = true
       for (const f of filled) baked.add(f)
@@ -301,7 +306,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       )
     if (act !== 'other') before = act
   })
-  return { steps, unread }
+  return { steps, unread, unlinked }
 }
 
 /** Acts that mostly begin with an empty bowl. */
@@ -380,4 +385,24 @@ function thingsOf(
   })
   for (const g of d.groups) out.push({ span: [g.from, g.to], group: g.group } satisfies GroupThing)
   return out
+}
+
+const readings = new WeakMap<Recipe, { key: string; method: Method }>()
+
+/**
+ * The one reading of a recipe, kept with it until its words, lines or parts change.
+ *
+ * Its kitchen is the recipe's own; without one, a British one.
+ */
+export function methodOf(recipe: Recipe): Method {
+  const key = [
+    recipe.region ?? '',
+    ...recipe.method,
+    ...recipe.parts.map((p) => `${p.name}|${p.role}|${p.lines.map((l) => `${l.ingredient ?? ''}~${l.text}~${l.grams.best}`).join('|')}`),
+  ].join('\n')
+  const kept = readings.get(recipe)
+  if (kept?.key === key) return kept.method
+  const method = readMethod(recipe, recipe.region ?? 'uk')
+  readings.set(recipe, { key, method })
+  return method
 }

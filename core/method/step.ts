@@ -92,4 +92,6 @@ export interface Step {
 export interface Method {
   steps: Step[]
   unread: { step: number; span: Span }[]
+  /** Foods that a clause names and no line gives; what is only for the tin, or done only if need be, is left out. */
+  unlinked: { step: number; span: Span; ingredient: string }[]
 }

@@ -1,5 +1,5 @@
 import { methodSigns } from '../balance/method'
-import { readMethod } from '../method/read'
+import { methodOf } from '../method/read'
 import type { Act, Clause } from '../method/step'
 import { capital } from '../method/text'
 import type { Recipe } from '../recipe/recipe'
@@ -416,7 +416,7 @@ function frying(task: Task): [number, number, number] | null {
 
 /** A method as tasks: neighbours in one sentence that are done in one go are one. */
 function tasksOf(recipe: Recipe): Task[] {
-  const { steps } = readMethod(recipe, recipe.region ?? 'uk')
+  const { steps } = methodOf(recipe)
   const out: Task[] = []
   let heat: Task['heat']
   steps.forEach(({ text, clauses }, step) => {
