@@ -7,10 +7,12 @@ import { FAMILIES, type Band, type Banded, type CakeFamily, type Family } from '
 import { findingsOf, type Finding } from './findings'
 import { recogniseFinish } from './finish'
 import { emptyMass, massOf, type Dose, type Mass } from './mass'
-import { methodSigns, type MethodSigns } from './method'
+import { methodSigns, namedIn, type MethodSigns } from './method'
 import { metricsOf, modelOf, type Metrics } from './metrics'
 import { missingIn } from './missing'
-import { recognise, type Kinds } from './recognise'
+import { besideTheBatter, mainParts } from './batter'
+import { bandOf } from './grade'
+import { recognise, type Fit, type Kinds } from './recognise'
 
 export interface PartBalance {
   name: string
@@ -49,26 +51,33 @@ export interface Balance {
   perSlice: PerSlice
 }
 
-/** The doses of a part, with firm fat marked as melted where the words say so. */
-export function dosesOf(part: Part, signs: MethodSigns): Dose[] {
-  return part.lines.flatMap((line) => {
+/** The doses of a part, with firm fat marked as melted where the words say so; `without` names lines by index. */
+export function dosesOf(part: Part, signs: MethodSigns, without: (index: number) => boolean = () => false): Dose[] {
+  return part.lines.flatMap((line, index) => {
+    if (without(index)) return []
     if (!line.ingredient || !(line.grams.best > 0)) return []
     return [{ ingredient: line.ingredient, grams: line.grams.best, melted: signs.melted }]
   })
 }
 
 export function kindsOf(doses: readonly Dose[]): Kinds {
-  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0 }
+  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0 }
   for (const { ingredient: id, grams } of doses) {
     const i = ingredientOf(id)
     if (!i) continue
     if (id.startsWith('cake-mix')) kinds.mix += grams
-    if (/^(cream-cheese|mascarpone|ricotta|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(id))
+    if (
+      /^(cream-cheese|mascarpone|ricotta|quark|cottage-cheese|fromage-frais|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(
+        id,
+      )
+    )
       kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
     if (id.startsWith('chocolate') && !i.inclusion) kinds.chocolate += grams
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
-    if (id === 'pastry-case') kinds.pastry += grams
+    if (/^(?:pastry-case|puff-pastry|filo-pastry|biscuit-crumbs)$/.test(id)) kinds.pastry += grams
+    if (i.contains?.includes('egg')) kinds.eggy += grams
+    if (/^semolina|^flour-cornmeal|^polenta/.test(id)) kinds.grits += grams
   }
   return kinds
 }
@@ -80,6 +89,13 @@ export function pureeShare(doses: readonly Dose[], total: number): number {
   return puree / total
 }
 
+/** Shares that a mix is judged with: purée and whole pieces of its weight, grits of its flour. */
+export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): { puree: number; pieces: number; grits: number } {
+  const { total, flour } = mix.mass
+  const pieces = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.inclusion ? sum + d.grams : sum), 0)
+  return { puree: pureeShare(mix.doses, total), pieces: total ? pieces / total : 0, grits: flour ? mix.kinds.grits / flour : 0 }
+}
+
 /** The batter of a recipe: all parts with that role together. */
 export interface Mix {
   name: string
@@ -89,7 +105,46 @@ export interface Mix {
 }
 
 export function mixOf(parts: readonly Part[], signs: MethodSigns): Mix {
-  const doses = parts.flatMap((p) => dosesOf(p, signs))
+  return mixFrom(
+    parts,
+    parts.flatMap((p) => dosesOf(p, signs)),
+  )
+}
+
+/** What is in the bowl of a recipe's batters, or of the part that stands for them. */
+export function mainMix(recipe: Recipe, signs: MethodSigns): Mix {
+  const beside = besideTheBatter(recipe)
+  const parts = mainParts(recipe)
+  return mixFrom(
+    parts.map((p) => recipe.parts[p]!),
+    parts.flatMap((p) => dosesOf(recipe.parts[p]!, signs, (index) => beside.has(`${p}:${index}`))),
+  )
+}
+
+/** Whether the parts that are judged make a cake, and not an icing, a filling or a soak by itself. */
+export function isCakeLike(recipe: Recipe): boolean {
+  return (
+    recipe.parts.some((p) => p.role === 'batter' || p.role === 'crust') ||
+    namedIn(recipe.title).includes('cheesecake') ||
+    (namedIn(recipe.title).length > 0 && recipe.oven.length > 0)
+  )
+}
+
+/** The family of what is judged: a base that stands alone is a pastry, whatever its sugar. */
+export function familiesOf(recipe: Recipe, mix: Mix, signs: MethodSigns): ReturnType<typeof recognise> {
+  if (!isCakeLike(recipe))
+    return {
+      family: recogniseFinish(mix.mass, mix.kinds, new Set(mix.doses.map((d) => d.ingredient))) as CakeFamily,
+      confidence: 0.7,
+      members: [],
+      unusual: false,
+    }
+  const known = recognise(mix.mass, mix.kinds, signs)
+  const base = mainParts(recipe).every((p) => recipe.parts[p]!.role === 'crust')
+  return base && mix.mass.total > 0 ? { family: 'pastry', confidence: 0.8, members: [{ family: 'pastry', fit: 1 }], unusual: false } : known
+}
+
+function mixFrom(parts: readonly Part[], doses: Dose[]): Mix {
   return { name: parts[0]?.name ?? '', doses, mass: massOf(doses), kinds: kindsOf(doses) }
 }
 
@@ -102,18 +157,24 @@ export function mixOf(parts: readonly Part[], signs: MethodSigns): Mix {
  */
 export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0): Balance {
   const signs = methodSigns(recipe)
-  const batterParts = recipe.parts.filter((p) => p.role === 'batter')
-  const main = batterParts.length ? batterParts : recipe.parts.slice(0, 1)
-  const mix = mixOf(main, signs)
-  const isBatter = batterParts.length > 0
-  const known = isBatter
-    ? recognise(mix.mass, mix.kinds, signs)
-    : { family: recogniseFinish(mix.mass, mix.kinds, new Set(mix.doses.map((d) => d.ingredient))), confidence: 0.7 }
+  const mix = mainMix(recipe, signs)
+  const isBatter = isCakeLike(recipe)
+  const known = familiesOf(recipe, mix, signs)
   const family: Family = asFamily && isBatter ? asFamily : known.family
   const metrics = metricsOf(mix.mass, family, altitudeM)
   const findings: Finding[] = []
   if (mix.mass.total > 0) {
-    findings.push(...findingsOf(mix.mass, metrics, family, signs, mix.name, pureeShare(mix.doses, mix.mass.total)))
+    findings.push(
+      ...findingsOf({
+        mass: mix.mass,
+        metrics,
+        family,
+        members: asFamily ? [] : known.members,
+        signs,
+        part: mix.name,
+        ...sharesOf(mix),
+      }),
+    )
     if (isBatter) findings.push(...missingIn(recipe, mix.mass, family as CakeFamily, mix.name))
   } else
     findings.push({
@@ -123,6 +184,9 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0):
       message: 'No line could be weighed, so there is nothing to judge yet.',
       part: mix.name,
     })
+  // What was not read may be what seems to be missing: the question comes first.
+  if (mainParts(recipe).some((p) => recipe.parts[p]!.lines.some((l) => !l.ingredient || l.match === 'unsure')) && mix.mass.total > 0)
+    for (const f of findings) if (f.severity === 'fault') f.severity = 'caution'
   findings.push(...ovenFindings(recipe))
 
   const parts: PartBalance[] = recipe.parts.map((p) => {
@@ -143,11 +207,17 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0):
     basis: model.basis,
     parts,
     metrics,
-    bands: model.bands,
+    bands: bandsFor(family, asFamily ? [] : known.members),
     findings: findings.sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]),
     ...dietsOf(recipe),
     perSlice: perSlice(recipe, signs),
   }
+}
+
+/** The bands that a verdict was made with: each ratio's range over the families that fit. */
+function bandsFor(family: Family, members: readonly Fit[]): Balance['bands'] {
+  const own = modelOf(family).bands
+  return Object.fromEntries((Object.keys(own) as Banded[]).map((key) => [key, bandOf(key, members) ?? own[key]!]))
 }
 
 const WEIGHT = { note: 0, caution: 1, fault: 2 }

@@ -260,7 +260,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
   'flourless-chocolate': {
     title: 'flourless chocolate cake or brownie',
     basis: 'batter',
-    bands: { sugarConcentration: band(36, 68), firmness: band(0.15, 0.46), setting: band(2, 7), fatPer100: band(18, 40) },
+    // Brownies and other bars go to 75 and more, and are told by their tin or title.
+    bands: { sugarConcentration: band(36, 60), firmness: band(0.15, 0.46), setting: band(2, 7), fatPer100: band(18, 40) },
     bakeLoss: 0.08,
     air: 'foam',
   },

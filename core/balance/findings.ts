@@ -1,10 +1,12 @@
-import type { Band, Banded, Family } from './families'
+import type { Banded, CakeFamily, Family } from './families'
+import { grade, outside, severityOf, TOLERANCE, type Severity } from './grade'
 import { lift as liftOf } from './ratios'
 import type { Mass } from './mass'
 import type { MethodSigns } from './method'
+import type { Fit } from './recognise'
 import { banded, isCake, modelOf, type Metrics } from './metrics'
 
-export type Severity = 'note' | 'caution' | 'fault'
+export { outside, severityOf, TOLERANCE, type Severity }
 export type FindingCode =
   | 'too-dry'
   | 'too-wet'
@@ -41,28 +43,6 @@ export interface Finding {
   part: string
 }
 
-/**
- * One tolerance: how far outside its band a ratio moves before a baker would taste or see it.
- * Half a tolerance is a note, up to two and a half a caution, beyond that a fault. Sizes are about a
- * third of a usual band's width: one spoon of liquid in a layer cake moves moisture by 0.05.
- */
-export const TOLERANCE: Record<Banded, number> = {
-  moisture: 0.16,
-  sugarConcentration: 2.5,
-  firmness: 0.045,
-  lift: 2.5,
-  sugarPct: 18,
-  fatPct: 9,
-  fluidity: 0.32,
-  acidBalance: 1.2,
-  setting: 0.22,
-  waterPer100: 4,
-  fatPer100: 3.5,
-}
-const NOTE_FROM = 0.15
-const CAUTION_FROM = 0.75
-const FAULT_FROM = 2.6
-
 const LOW: Partial<Record<Banded, [FindingCode, string]>> = {
   moisture: ['too-dry', 'Too little liquid for what drinks it: it will eat dry and crumble.'],
   sugarConcentration: ['under-sugared', 'Little sugar against the water: it sets early, flat, pale and bready.'],
@@ -90,20 +70,6 @@ const HIGH: Partial<Record<Banded, [FindingCode, string]>> = {
   fatPer100: ['greasy', 'Much fat for a mix of this kind: it leaks and eats heavy.'],
 }
 
-/** How many tolerances a value lies outside its band; negative below, 0 inside. */
-export function outside(value: number, band: Band, key: Banded): number {
-  if (value < band.low) return (value - band.low) / TOLERANCE[key]
-  if (value > band.high) return (value - band.high) / TOLERANCE[key]
-  return 0
-}
-
-export function severityOf(tolerances: number): Severity | undefined {
-  const far = Math.abs(tolerances)
-  if (far >= FAULT_FROM) return 'fault'
-  if (far >= CAUTION_FROM) return 'caution'
-  return far >= NOTE_FROM ? 'note' : undefined
-}
-
 /** A teaspoon of soda over the dates and self-raising flour, as date puddings have it: 33 mmol, of which a third is gone. */
 const SPENT_LIFT = 36
 /** Two teaspoons of powder to 225 g of self-raising flour, the usual dose where all is beaten at once: 27 mmol, and a little. */
@@ -112,6 +78,8 @@ const ALL_IN_ONE_LIFT = 30
 /** Absolute limits that no family escapes (science §3). */
 const LEAST_SETTING = 0.85
 const LOW_SETTING = 1.1
+/** Starch of this share of a wet mix makes it a pudding that can be cut (a cornflour pudding has 7–8 %). */
+const GELS = 0.08
 const GREASY_FAT = 27
 const FAT_MAY_BE_HIGH: Family[] = ['pound', 'flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'pastry']
 const WET_WATER = 45
@@ -133,25 +101,64 @@ const SOAP_FAULT = 8
 /** Gas below which a cake without creamed or whipped air stays flat, mmol per 100 g flour. */
 const LEAST_GAS = 4
 
-/** Part-wise findings of one mix from its ratios, absolute rules and method. */
-export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: MethodSigns, part: string, pureeShare = 0): Finding[] {
+/** A mix to be judged. */
+export interface Judged {
+  mass: Mass
+  metrics: Metrics
+  family: Family
+  /** Families that fit it; the family alone where absent. */
+  members?: readonly Fit[]
+  signs: MethodSigns
+  part: string
+  /** Shares of its weight: purée, which carries water without thinning; whole pieces, which lie in it; grits on its flour. */
+  puree?: number
+  pieces?: number
+  grits?: number
+}
+
+/** Batters of semolina and cornmeal drink before and while they bake, and are soaked after. */
+const GRITTY = 0.4
+/** A tray of crumbs, a bar or a base has no batter that could be too stiff. */
+const DENSE: readonly Family[] = ['pastry', 'flourless-chocolate', 'custard', 'cheesecake']
+/** Bars: this much sugar to little water is what makes them fudgy. */
+const isBar = (mass: Mass, m: Metrics): boolean =>
+  mass.sugar > 1.05 * mass.flour && mass.fat > 0.45 * mass.flour && (m.moisture ?? 9) < 1.75 && (liftOf(mass) ?? 0) < 12
+
+/** Findings of one mix from its ratios, absolute rules and method. */
+export function findingsOf(mix: Judged): Finding[] {
+  const { mass, metrics, family, signs, part } = mix
   const found: Finding[] = []
   const add = (code: FindingCode, severity: Severity, metric: string | null, message: string) =>
     found.push({ code, severity, metric, message, part })
   const model = modelOf(family)
+  const members = mix.members?.length ? mix.members : isCake(family) ? [{ family: family as CakeFamily, fit: 1 }] : []
+  const gritty = (mix.grits ?? 0) > GRITTY
+  const bar = signs.bar && isBar(mass, metrics)
+  const whole = Math.min(0.85, mix.pieces ?? 0)
   for (const key of Object.keys(model.bands) as Banded[]) {
     const value = banded(metrics, key)
-    const band = model.bands[key]!
     if (value === undefined || key === 'acidBalance') continue
-    const far = outside(value, band, key)
-    let severity = severityOf(far)
+    // Pieces lie in the batter and are no part of what must set.
+    const judged = grade(key === 'setting' || key === 'waterPer100' ? value / (1 - whole) : value, key, members)
+    if (!judged) continue
+    let { severity } = judged
+    const { side } = judged
+    if (side === 'low' && gritty && (key === 'moisture' || key === 'fluidity')) continue
+    if (side === 'high' && gritty && key === 'firmness') continue
+    // Dense and sweet, with hardly any water: that is what a bar is.
+    if (
+      bar &&
+      (key === 'sugarConcentration' || (side === 'low' && key === 'moisture') || key === 'fluidity' || key === 'sugarPct') &&
+      severity !== 'fault'
+    )
+      severity = 'note'
+    if (signs.unbaked && key === 'setting') continue
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
-    if (key === 'lift' && far > 0 && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
-      severity = signs.allInOne ? 'note' : severity && 'caution'
-    if (key === 'lift' && far > 0 && value <= SPENT_LIFT && signs.sodaSpent) severity = 'note'
-    const says = far < 0 ? LOW[key] : HIGH[key]
-    // A cake short of sugar is bready and pale; it does not fail.
-    if (severity && says) add(says[0], severity === 'fault' && says[0] === 'under-sugared' ? 'caution' : severity, key, says[1])
+    if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
+      severity = signs.allInOne ? 'note' : severity
+    if (key === 'lift' && side === 'high' && value <= SPENT_LIFT && signs.sodaSpent) severity = 'note'
+    const says = side === 'low' ? LOW[key] : HIGH[key]
+    if (says) add(says[0], severity, key, says[1])
   }
   if (!isCake(family)) return found
 
@@ -164,26 +171,28 @@ export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: 
   const sourBand = model.bands.acidBalance
   const sour = sourBand ? severityOf(Math.min(0, outside(acid, sourBand, 'acidBalance'))) : undefined
   // Sourness is a taste, never a failed cake; in a lemon cake it is what was wanted.
-  if (sour)
-    add('sour', signs.citrus && sour === 'caution' ? 'note' : sour === 'fault' ? 'caution' : sour, 'acidBalance', LOW.acidBalance![1])
+  if (sour) add('sour', signs.citrus ? 'note' : sour, 'acidBalance', LOW.acidBalance![1])
 
-  if (metrics.setting < LEAST_SETTING)
+  const setting = metrics.setting / (1 - whole)
+  // Starch in plenty of water thickens as it cooks: porridges and puddings set by it.
+  const gelled = mass.total > 0 && mass.starch > GELS * mass.total && metrics.waterPer100 > WET_WATER
+  if (setting < LEAST_SETTING && !gelled && !signs.unbaked && family !== 'pastry')
     add('no-structure', 'fault', 'setting', 'Nothing in it sets a crumb: no egg, gluten, binder or other protein in strength.')
-  else if (metrics.setting < LOW_SETTING && !found.some((f) => f.code === 'weak-set'))
+  else if (setting < LOW_SETTING && !gelled && !signs.unbaked && !found.some((f) => f.code === 'weak-set'))
     add('weak-set', 'caution', 'setting', LOW.setting![1])
   const mostFat = mostFatPer100(family)
   const mostWater = mostWaterPer100(family)
   if (mostFat !== undefined && metrics.fatPer100 > mostFat && !found.some((f) => f.code === 'greasy'))
-    add('greasy', metrics.fatPer100 > mostFat + 4 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
+    add('greasy', metrics.fatPer100 > mostFat * 1.5 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
   if (
     mostWater !== undefined &&
-    metrics.waterPer100 > mostWater + 30 * pureeShare &&
+    metrics.waterPer100 > mostWater + 30 * (mix.puree ?? 0) &&
     !found.some((f) => f.code === 'too-wet' && f.severity !== 'note')
   )
     add('too-wet', 'caution', 'waterPer100', HIGH.moisture![1])
   const salty = family === 'boxed' ? SALTY_BOX : SALTY
   const salt = metrics.saltPct === undefined ? per100(mass.salt) / SALTY_PER_100 : metrics.saltPct / salty
-  if (salt > 1) add('salty', salt > 1.8 ? 'fault' : 'caution', 'saltPct', 'More salt than a cake carries: check the amount.')
+  if (salt > 1) add('salty', salt > 2.5 ? 'fault' : 'caution', 'saltPct', 'More salt than a cake carries: check the amount.')
 
   const gas = liftOf(mass) ?? 0
   const foamable = mass.egg > 0 || signs.whipped
@@ -193,7 +202,7 @@ export function findingsOf(mass: Mass, metrics: Metrics, family: Family, signs: 
     (model.air === 'creamed' && (creamed || signs.silent) && mass.plasticFat > 0.25 * mass.flour) ||
     (signs.whipped && mass.egg > 0.5 * mass.flour) ||
     creamed
-  const needsAir = !['crepe', 'custard', 'cheesecake', 'pastry', 'flourless-chocolate'].includes(family)
+  const needsAir = !['crepe', 'pastry', ...DENSE].includes(family) && !bar
   if (needsAir && gas < LEAST_GAS && !carried)
     // Small almond cakes are meant to be dense.
     add(

@@ -2,6 +2,8 @@ import { isLine, type Clause } from '../method/step'
 import { methodOf } from '../method/read'
 import { ingredientOf } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
+import { mainParts } from './batter'
+import type { CakeFamily } from './families'
 
 /** What the method and the title say about how the mix is made. */
 export interface MethodSigns {
@@ -23,7 +25,32 @@ export interface MethodSigns {
   rubbed: boolean
   crepe: boolean
   muffin: boolean
+  /** It is rolled out before it bakes, as a dough is. */
+  rolled: boolean
+  /** Baked in a tray and cut up: a brownie, a blondie, a slice. */
+  bar: boolean
+  /** It is cooked in a pot before it is baked: a porridge, a choux, a boiled cake. */
+  cooked: boolean
+  /** Nothing is baked or fried: what sets it is cold. */
+  unbaked: boolean
+  /** Families that its title names. */
+  named: readonly CakeFamily[]
 }
+
+/** What a cake is called, where that says what kind it is. */
+const TITLES: readonly [RegExp, readonly CakeFamily[]][] = [
+  [/\b(?:pound|madeira|quatre[- ]quarts|four[- ]quarters)\b/i, ['pound']],
+  [/\b(?:genoise|g[ée]noise|angel|chiffon|swiss roll|roulade|jelly roll|savoy|sponge fingers?)\b/i, ['foam']],
+  [/\bcheese ?cake\b/i, ['cheesecake']],
+  [/\bbrownies?\b/i, ['flourless-chocolate', 'oil-layer']],
+  [/\bblondies?\b/i, ['pound']],
+  [/\b(?:muffins?|loaf|tea ?bread|banana bread)\b/i, ['loaf']],
+  [/\b(?:gingerbread|parkin|lekach|honey cake|treacle)\b/i, ['syrup-spice']],
+  [/\b(?:scones?|shortbread|shortcakes?|rock (?:cakes?|buns?)|biscuits?|cookies?|tart|pie|pastry|baklava|filo)\b/i, ['pastry']],
+  [/\b(?:custard|flan|pudding)\b/i, ['custard']],
+]
+/** Families that a title names. */
+export const namedIn = (title: string): CakeFamily[] => TITLES.flatMap(([words, families]) => (words.test(title) ? [...families] : []))
 
 const idsOf = (c: Clause): string[] => c.things.flatMap((x) => (isLine(x) ? [x.ingredient] : []))
 const kindOf = (id: string) => ingredientOf(id)?.kind
@@ -31,6 +58,8 @@ const foams = (id: string) => /^egg-(?!replacer|liqueur)|aquafaba|meringue-powde
 const firmFat = (id: string) => (ingredientOf(id)?.per100.plasticFat ?? 0) >= FIRM_FAT
 /** Firm fat that makes an ingredient one that is melted or creamed: butters, block fats, coconut oil, chocolate apart. */
 const FIRM_FAT = 40
+/** Acts that tell how a batter is made. */
+const MIXES: ReadonlySet<string> = new Set(['mix', 'cream', 'foam', 'melt', 'fold', 'rub-in', 'simmer'])
 const sweetens = (id: string) => ['sugar', 'sweetener', 'syrup'].includes(kindOf(id) ?? '')
 
 /** Fat, egg, flour and sugar beaten in one clause, by name or as "all the ingredients". */
@@ -55,12 +84,12 @@ function spendsSoda(c: Clause, hot: (words: Clause) => boolean): boolean {
  */
 export function methodSigns(recipe: Recipe): MethodSigns {
   const title = recipe.title
-  const batter = (part: number) => {
-    const p = recipe.parts[part]
-    return !p || p.role === 'batter' || !recipe.parts.some((x) => x.role === 'batter')
-  }
+  const main = new Set(mainParts(recipe))
+  const batter = (part: number) => main.has(part) || !recipe.parts[part]
   const steps = methodOf(recipe).steps
-  const clauses = steps.flatMap((s) => s.clauses.map((clause) => ({ clause, text: s.text.slice(...clause.span) }))).filter((x) => batter(x.clause.part))
+  const clauses = steps
+    .flatMap((s) => s.clauses.map((clause) => ({ clause, text: s.text.slice(...clause.span) })))
+    .filter((x) => batter(x.clause.part))
   const some = (test: (c: Clause) => boolean) => clauses.some((x) => test(x.clause))
   const lines = recipe.parts.flatMap((p, part) => (batter(part) ? p.lines : []))
   const first = clauses.find(({ clause: c }) => ['mix', 'cream', 'foam', 'rub-in', 'melt', 'simmer'].includes(c.act) && c.things.length > 0)
@@ -73,11 +102,21 @@ export function methodSigns(recipe: Recipe): MethodSigns {
     melted:
       some((c) => (c.act === 'melt' || c.act === 'simmer') && idsOf(c).some(firmFat)) ||
       lines.some((l) => l.ingredient && firmFat(l.ingredient) && /\bmelted\b/i.test(`${l.text} ${l.prep ?? ''}`)),
-    silent: clauses.length === 0,
+    silent: !some((c) => MIXES.has(c.act)),
     sodaSpent: some((c) => spendsSoda(c, hot)) || soakedWithSoda(recipe),
     citrus: /\b(?:lemon|lime|citrus|key lime)\b/i.test(title),
     rubbed: some((c) => c.act === 'rub-in'),
     crepe: /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
+    rolled: some((c) => c.act === 'roll') && !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
+    bar:
+      /\b(?:brownies?|blondies?|bars?|slices?|squares|flapjacks?|traybake)\b/i.test(title) ||
+      recipe.tins.some((t) => t.shape === 'square' || t.shape === 'rect'),
+    cooked: some((c) => c.act === 'simmer'),
+    unbaked:
+      recipe.oven.length === 0 &&
+      steps.some((s) => s.clauses.some((c) => c.act === 'chill' || c.act === 'freeze')) &&
+      !steps.some((s) => s.clauses.some((c) => c.act === 'bake' || c.act === 'fry' || c.act === 'heat-oven')),
+    named: namedIn(title),
     muffin: /muffin|loaf|snack|bread|scone|bun/i.test(title) || recipe.tins.some((t) => t.shape === 'loaf'),
   }
 }

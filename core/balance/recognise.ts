@@ -10,7 +10,18 @@ export interface Kinds {
   chocolate: number
   nutMeal: number
   dairy: number
+  /** Pastry bought made, and biscuit crumbs. */
   pastry: number
+  /** Whatever holds egg, mayonnaise too. */
+  eggy: number
+  /** Semolina and cornmeal, which drink slowly and stay grainy. */
+  grits: number
+}
+
+/** How well a batter fits a family, 0 to 1. */
+export interface Fit {
+  family: CakeFamily
+  fit: number
 }
 
 /** 0 at or below `from`, 1 at or above `to`, straight between; `from` may be the larger. */
@@ -18,13 +29,24 @@ const ramp = (x: number, from: number, to: number): number => Math.min(1, Math.m
 const not = (x: number): number => 1 - x
 const yes = (b: boolean, ifNot = 0): number => (b ? 1 : ifNot)
 
+/** What a title's word adds to the fit of what it names: a baker calls a cake by its kind. */
+const NAMED = 1.5
+/** A best fit below this is no kind of cake that the model knows: physics alone judges it. */
+const UNUSUAL = 0.2
+/** Families that fit at least this share of the best are judged by too. */
+const PLAUSIBLE = 0.3
+
 /**
- * Recognises the family of a batter from its ratios and the words of its method.
+ * Recognises the family of a batter from its ratios, the acts of its method and its title.
  *
- * Each family states how well the recipe fits it, 0 to 1; the best wins. Confidence is
- * the winner's share of the best two.
+ * Each family states how well the recipe fits it, 0 to 1; the best is its name. Confidence is the winner's share of the
+ * best two. `members` are all that fit nearly as well, with their shares; a batter that fits none well is unusual.
  */
-export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { family: CakeFamily; confidence: number } {
+export function recognise(
+  mass: Mass,
+  kinds: Kinds,
+  signs: MethodSigns,
+): { family: CakeFamily; confidence: number; members: readonly Fit[]; unusual: boolean } {
   const total = mass.total || 1
   const pct = (grams: number) => onFlour(grams, mass) ?? 0
   const flourShare = mass.flour / total
@@ -40,7 +62,8 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
   const floury = ramp(flourShare, 0.08, 0.14)
   const box = ramp(kinds.mix / total, 0.2, 0.35)
   const cheese = ramp(kinds.cheese / total, 0.22, 0.38)
-  const creamable = yes(signs.creamed, signs.melted ? 0.15 : signs.silent ? 0.75 : 0.45) * ramp(firmFat, 0.35, 0.6)
+  // Firm fat that is neither melted nor creamed is rubbed or beaten into the flour: still a butter cake.
+  const creamable = yes(signs.creamed, signs.melted ? 0.15 : 0.75) * ramp(firmFat, 0.35, 0.6)
   const nutty = ramp(nut, 0.45, 0.65)
   const chocolate = ramp(kinds.chocolate / total, 0.15, 0.25)
   // Brownies: little flour under much sugar and chocolate, whatever they are called.
@@ -52,17 +75,40 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
     yes(signs.whipped) * ramp(egg, 20, 0) * ramp(gas, 6, 2) * 0.8,
   )
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
-  const eggless = ramp(egg, 12, 3)
+  const eggless = ramp(egg, 12, 3) * ramp(kinds.eggy / total, 0.04, 0.01)
   const cakey = floury * not(box) * not(cheese) * not(nutty) * not(dense * 0.8)
   const poundLike = cakey * ramp(fat, 55, 72) * ramp(firmFat, 0.4, 0.6) * ramp(egg, 45, 62) * ramp(wet, 2.25, 1.95)
   const fits: [CakeFamily, number][] = [
     ['boxed', box],
-    ['cheesecake', cheese * ramp(flourShare, 0.2, 0.12)],
-    ['flourless-chocolate', Math.max(chocolate * not(floury), dense) * not(box)],
-    ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box)],
-    ['custard', not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45)],
+    [
+      'cheesecake',
+      Math.max(cheese, yes(signs.named.includes('cheesecake')) * ramp(kinds.cheese / total, 0.05, 0.12) * 0.7) *
+        ramp(flourShare, 0.2, 0.12),
+    ],
+    // Ground nuts beside much chocolate make it no nut cake.
+    [
+      'flourless-chocolate',
+      Math.max(chocolate * not(ramp((mass.flour - kinds.nutMeal) / total, 0.08, 0.14)) * yes(kinds.chocolate > kinds.nutMeal), dense) *
+        not(box),
+    ],
+    ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box) * not(chocolate * yes(kinds.chocolate > kinds.nutMeal))],
+    [
+      'custard',
+      Math.max(
+        not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45),
+        // Porridges that set: cornmeal and rice puddings, more water than any crumb holds and nothing that lifts.
+        yes(signs.cooked) * ramp((100 * mass.water) / total, 42, 48) * ramp(gas, 4, 1) * not(foamy) * not(thin) * ramp(egg, 60, 20),
+      ),
+    ],
     // Scones, rock buns and rubbed-in biscuits are doughs too stiff for a cake.
-    ['pastry', Math.max(ramp(kinds.pastry / total, 0.2, 0.35), yes(signs.rubbed) * ramp(wet, 1.25, 1))],
+    [
+      'pastry',
+      Math.max(
+        ramp(kinds.pastry / total, 0.2, 0.35),
+        yes(signs.rubbed) * ramp(wet, 1.25, 1) * ramp(kinds.grits / (mass.flour || 1), 0.6, 0.3),
+        yes(signs.rolled) * ramp(wet, 1.3, 1.05),
+      ),
+    ],
     ['crepe', thin * floury * not(box)],
     [
       'foam',
@@ -77,14 +123,18 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
     ['eggless-raised', eggless * cakey * ramp(gas, 4, 9) * ramp(sugar, 25, 45) * not(thin) * not(syrup > 0.5 && !signs.muffin ? 0.6 : 0)],
     ['syrup-spice', cakey * ramp(syrup, 0.25, 0.4) * not(foamy * 0.7) * not(signs.muffin ? eggless * 0.5 : 0)],
     // A pound cake is carried by creamed air and much egg, and is never runny: a layer cake whose powder was left out is none.
-    ['pound', poundLike * ramp(gas, 8.5, 6) * Math.max(creamable, 0.5) * not(foamy)],
+    ['pound', poundLike * ramp(gas, 8.5, 6) * Math.max(creamable, 0.75) * not(foamy * 0.7)],
+    // A title that says pound of a rich cake that hardly rises.
+    ['pound', yes(signs.named.includes('pound')) * cakey * ramp(gas, 11, 8) * ramp(fat, 40, 55) * ramp(egg, 25, 40) * 0.85],
+    // Bars of much sugar and butter, little egg and no more liquid than that: dense, and meant to be.
+    ['pound', cakey * ramp(sugar, 105, 130) * ramp(fat, 50, 65) * ramp(wet, 1.6, 1.3) * ramp(gas, 10, 6) * 0.9],
     [
       'high-ratio',
       cakey *
         ramp(sugar, 108, 120) *
         ramp(wet, 1.9, 2.2) *
         Math.max(creamable, yes(signs.whipped, 0.35)) *
-        ramp(fat, 85, 70) *
+        ramp(fat, 125, 100) *
         ramp(firmFat, 0.3, 0.5) *
         0.95,
     ],
@@ -92,7 +142,7 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
       'butter-layer',
       cakey *
         creamable *
-        ramp(sugar, 55, 75) *
+        ramp(sugar, 42, 62) *
         Math.max(ramp(gas, 3, 7), not(poundLike)) *
         ramp(fat, 15, 38) *
         not(foamy * 0.8) *
@@ -100,12 +150,29 @@ export function recognise(mass: Mass, kinds: Kinds, signs: MethodSigns): { famil
         0.97,
     ],
     // Equal weights baked in a loaf tin are still a butter cake, however they are called.
-    ['loaf', cakey * 0.8 * Math.max(yes(signs.muffin), ramp(sugar, 85, 60)) * ramp(sugar, 125, 105) * ramp(fat, 85, 68) * not(foamy * 0.8)],
+    [
+      'loaf',
+      cakey *
+        0.8 *
+        Math.max(yes(signs.muffin), ramp(sugar, 85, 60) * not(creamable * yes(signs.creamed) * ramp(fat, 25, 40) * 0.6)) *
+        ramp(sugar, 125, 105) *
+        ramp(fat, 85, 68) *
+        not(foamy * 0.8),
+    ],
     ['oil-layer', cakey * 0.75 * Math.max(ramp(firmFat, 0.6, 0.4), yes(signs.melted), 0.55) * ramp(sugar, 55, 78) * not(foamy * 0.8)],
     ['butter-layer', 0.02],
   ]
+  for (const f of fits) if (signs.named.includes(f[0]) && f[1] > 0) f[1] = Math.min(1, f[1] * NAMED)
   fits.sort((a, b) => b[1] - a[1])
   const [best, second] = [fits[0]!, fits.find(([name]) => name !== fits[0]![0])!]
   const confidence = best[1] / (best[1] + second[1] || 1)
-  return { family: best[0], confidence: Math.round(confidence * best[1] ** 0.3 * 100) / 100 }
+  const plausible = new Map<CakeFamily, number>()
+  for (const [family, fit] of fits) if (fit >= PLAUSIBLE * best[1]) plausible.set(family, Math.max(fit, plausible.get(family) ?? 0))
+  const sum = [...plausible.values()].reduce((a, b) => a + b, 0) || 1
+  return {
+    family: best[0],
+    confidence: Math.round(confidence * best[1] ** 0.3 * 100) / 100,
+    members: [...plausible].map(([family, fit]) => ({ family, fit: fit / sum })),
+    unusual: best[1] < UNUSUAL,
+  }
 }

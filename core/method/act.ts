@@ -136,7 +136,7 @@ const RULES: readonly Rule[] = [
   [
     'ready-tin',
     (c) =>
-      /^(?:put|set|fit|place|shake|have|arrange|drop)$/.test(c.verb) &&
+      /^(?:put|set|fit|fill|place|shake|have|arrange|drop)$/.test(c.verb) &&
       says(
         c,
         /\b(?:paper )?(?:cases|liners|papers|breadcrumbs?)\b|\b(?:circle|round|disc|sheet|square|strip) of (?:\w+ )?(?:paper|parchment)\b/,
@@ -255,6 +255,7 @@ const RULES: readonly Rule[] = [
     (c) =>
       c.verb === 'cook' &&
       c.minutes > 0 &&
+      !says(c, /\bmicrowave\b/) &&
       c.minutes < 15 &&
       !c.filled &&
       !c.places.has('oven') &&
@@ -279,6 +280,12 @@ const RULES: readonly Rule[] = [
       (c.cls === 'put' || c.cls === 'wait' || c.cls === 'other' || c.cls === 'mix') &&
       /\b(?:in|into|to|back in|back into|inside)\b/.test(c.text) &&
       c.places.has('oven') &&
+      !(
+        /^(?:adjust|position|move|set|place|put|arrange)$/.test(c.verb) &&
+        says(c, /\b(?:oven )?(?:racks?|shelf|shelves)\b/) &&
+        c.ids.length === 0 &&
+        !says(c, /\b(?:tins?|pans?|cakes?|it|them|moulds?) (?:in|on|into)\b/)
+      ) &&
       !says(c, /\b(?:open|ajar|turned off|switched off|off oven|cooling oven|hot water|tray of|out of|from the)\b/) &&
       !/^(?:remove|have|get|do|test|check)$/.test(c.verb),
   ],
@@ -422,6 +429,8 @@ const RULES: readonly Rule[] = [
       /^(?:simmer|melt|mix|foam|cream|infuse)$/.test(c.before ?? '') &&
       !OVER.test(c.text),
   ],
+  // What raises, or flour in quantity, is sprinkled into a mix and never on a cake.
+  ['mix', (c) => (c.cls === 'scatter' || c.cls === 'put') && (leavener(c) || egg(c)) && !c.filled],
   [
     'decorate',
     (c) =>

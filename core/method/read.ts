@@ -31,6 +31,7 @@ const USED_AGAIN = 0.6
 const ELSEWHERE = -1.5
 const NEXT_PART = -1.2
 const OTHER_PART = -2.2
+const BEGINS_ELSEWHERE = -0.5
 const CUED = 6
 
 interface State {
@@ -129,7 +130,9 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
     0,
     recipe.parts.findIndex((p) => p.role === 'batter'),
   )
-  let beam: State[] = [{ part: first, used: new Map(), score: 0, picks: [] }]
+  // A method may begin with any part: the cake mostly, or what lies under it.
+  let beam: State[] = recipe.parts.map((_, part) => ({ part, used: new Map(), score: part === first ? 0 : BEGINS_ELSEWHERE, picks: [] }))
+  if (!beam.length) beam = [{ part: first, used: new Map(), score: 0, picks: [] }]
   for (const d of drafts) {
     const next: State[] = []
     for (const state of beam) {

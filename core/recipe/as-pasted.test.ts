@@ -395,7 +395,7 @@ Whisk all. Bake in 24 cm round at 180 C 35 minutes.`,
 3 tbsp cocoa
 Method
 Cream the butter with the sugar, add the eggs. Add flour, powder and milk. Bake in a ring tin at 175 C for 60 minutes.`,
-    family: 'loaf',
+    family: 'butter-layer',
     roles: ['batter'],
     lines: [7],
     oven: [175, 60],
@@ -412,7 +412,7 @@ Cream the butter with the sugar, add the eggs. Add flour, powder and milk. Bake 
 2 tbsp milk
 750 g apples
 Cream butter and sugar, add eggs, then flour with powder and milk. Spread in a 26 cm springform, press in apples. Bake at 180 C 40 minutes.`,
-    family: 'loaf',
+    family: 'butter-layer',
     roles: ['batter'],
     lines: [7],
     tin: '1 round',
@@ -960,7 +960,7 @@ Cream butter and sugar with mawa. Add eggs. Fold in flour and milk. Bake at 180C
 1/4 tsp cream of tartar
 Method
 Melt cheese, butter and milk. Stir in yolks, flours. Whip the whites with sugar and cream of tartar to soft peaks, fold. Bake in a water bath at 320F 70 minutes in an 8 inch springform.`,
-    family: 'custard',
+    family: 'cheesecake',
     roles: ['batter'],
     lines: [9],
     tin: '1 round',

@@ -1,9 +1,11 @@
-import { dietsOf, pureeShare } from '../balance/balance'
-import type { Band, Banded, FamilyModel } from '../balance/families'
+import { dietsOf, kindsOf, sharesOf } from '../balance/balance'
+import type { Band, Banded, Family, FamilyModel } from '../balance/families'
 import { findingsOf, type Finding } from '../balance/findings'
-import { massOf, type Dose } from '../balance/mass'
+import { massOf, type Dose, type Mass } from '../balance/mass'
+import type { MethodSigns } from '../balance/method'
 import { isCake, metricsOf, modelOf } from '../balance/metrics'
 import { missingIn } from '../balance/missing'
+import { recognise, type Fit, type Kinds } from '../balance/recognise'
 import { cautionsFor } from '../care/cautions'
 import { predictCrumb } from '../crumb/predict'
 import type { Measures } from '../measure/kitchen'
@@ -102,10 +104,19 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
   // What is judged is what the kitchen will weigh, not what the programme wanted.
   const doses: Dose[] = outcomes.filter((o) => o.to > 0).map((o) => ({ ingredient: o.ingredient, grams: o.to, melted: s.signs.melted }))
   const mass = massOf(doses)
+  const kinds = kindsOf(doses)
   const metrics = metricsOf(mass, family, ask.altitudeM)
   const signs = { ...s.signs, whipped: s.signs.whipped && (!egg || Boolean(egg.foams)) }
   const findings = soften(
-    findingsOf(mass, metrics, family, signs, s.mix.name, pureeShare(doses, mass.total)),
+    findingsOf({
+      mass,
+      metrics,
+      family,
+      members: membersAfter(family, mass, kinds, signs),
+      signs,
+      part: s.mix.name,
+      ...sharesOf({ doses, mass, kinds }),
+    }),
     draft.bands,
     metrics,
     modelOf(family),
@@ -172,6 +183,13 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
   }
 }
 
+/** The families that a changed batter fits, the one that it was worked out as first. */
+function membersAfter(family: Family, mass: Mass, kinds: Kinds, signs: MethodSigns): Fit[] {
+  if (!isCake(family)) return []
+  const others = recognise(mass, kinds, signs).members.filter((m) => m.family !== family)
+  return [{ family, fit: 0.5 }, ...others.map((m) => ({ ...m, fit: m.fit * 0.5 }))]
+}
+
 function scoreOf(cost: number, findings: readonly Finding[], undone: Option['undone'], buy: readonly string[]): number {
   return (
     cost +
@@ -232,9 +250,9 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   const lines: OptionLine[] = []
   const recipe = JSON.parse(JSON.stringify(s.recipe)) as Recipe
   recipe.parts.forEach((p) => (p.lines = []))
-  const groups = new Map(finishes.map((f) => [f.part, groupOf(f.draft, f.problem, f.rounded)]))
+  const groups = new Map(finishes.map((f) => [f.batch, { part: f.part, ...groupOf(f.draft, f.problem, f.rounded) }]))
   const places = new Map(s.places.map((p) => [p.key, p]))
-  const groupFor = (place: Place) => (place.inBatter ? batter : groups.get(place.part))
+  const groupFor = (place: Place) => (place.inBatter ? batter : groups.get(place.batch))
   const name = (id: string) => nameOf(need(id), ask.region)
 
   /** What comes in stands where that stood which it replaces; `null` for the rest. */
@@ -309,7 +327,7 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
     }),
   )
   placeAdded(batter, s.places.find((p) => p.inBatter)?.part ?? 0, null)
-  for (const [part, group] of groups) placeAdded(group, part, null)
+  for (const group of groups.values()) placeAdded(group, group.part, null)
   return { lines, recipe }
 }
 

@@ -5,13 +5,14 @@ import { forbidden, type Rules } from './allowed'
 import type { Ask } from './assemble'
 import { buildProblem, type Problem } from './problem'
 import { roundToKitchen, type Rounded } from './round'
-import type { Situation } from './situation'
+import type { Place, Situation } from './situation'
 import { solve } from './solve'
 import { draft, type Combination, type Draft, type Limits } from './variables'
 
 /** A filling, frosting, soak or crust, worked out for the same needs as the batter. */
 export interface FinishedPart {
   part: number
+  batch: string
   draft: Draft
   problem: Problem
   rounded: Rounded
@@ -25,29 +26,31 @@ const IN_FINISHES = ['cut-sugar', 'cut-fat', 'allulose', 'polyol', 'stevia-bulk'
  * stand-ins for what must go. Answers are kept, since most combinations share them.
  */
 export function finisher(s: Situation, rules: Rules, limits: Limits, ask: Ask): (c: Combination) => FinishedPart[] {
-  const parts = [...new Set(s.places.filter((p) => !p.inBatter).map((p) => p.part))]
+  const batches = [...new Set(s.places.filter((p) => !p.inBatter).map((p) => p.batch))]
   const known = new Map<string, FinishedPart | undefined>()
   return (combination) =>
-    parts.flatMap((part) => {
-      const places = s.places.filter((p) => p.part === part)
+    batches.flatMap((batch) => {
+      const places = s.places.filter((p) => p.batch === batch && !p.inBatter)
+      const part = places[0]!.part
       const changes =
         s.recipe.parts[part]!.role === 'crust' ? [] : combination.changes.filter((c) => c.change.id && IN_FINISHES.includes(c.change.id))
       const standIns = new Map([...combination.standIns].filter(([id]) => places.some((p) => p.ingredient.id === id)))
       if (!standIns.size && !changes.length) return []
-      const key = `${part}|${[...standIns].map(([id, t]) => `${id}>${t.brings.map((b) => b.ingredient).join()}`).join('|')}|${changes.map((c) => c.change.title).join()}`
-      if (!known.has(key)) known.set(key, rework(s, part, { standIns, changes }, rules, limits, ask))
+      const key = `${batch}|${[...standIns].map(([id, t]) => `${id}>${t.brings.map((b) => b.ingredient).join()}`).join('|')}|${changes.map((c) => c.change.title).join()}`
+      if (!known.has(key)) known.set(key, rework(s, places, { standIns, changes }, rules, limits, ask))
       const done = known.get(key)
       return done ? [done] : []
     })
 }
 
-function rework(s: Situation, part: number, combination: Combination, rules: Rules, limits: Limits, ask: Ask): FinishedPart | undefined {
-  const mix = mixOf([s.recipe.parts[part]!], s.signs)
+function rework(s: Situation, places: Place[], combination: Combination, rules: Rules, limits: Limits, ask: Ask): FinishedPart | undefined {
+  const part = places[0]!.part
+  const mix = mixOf([{ ...s.recipe.parts[part]!, lines: places.map((p) => p.line) }], s.signs)
   const family = recogniseFinish(mix.mass, kindsOf(mix.doses), new Set(mix.doses.map((d) => d.ingredient)))
   const metrics = metricsOf(mix.mass, family)
   const own: Situation = {
     ...s,
-    places: s.places.filter((p) => p.part === part).map((p) => ({ ...p, inBatter: true })),
+    places: places.map((p) => ({ ...p, inBatter: true })),
     mix,
     family,
     metrics,
@@ -72,5 +75,7 @@ function rework(s: Situation, part: number, combination: Combination, rules: Rul
     bands: d.bands,
   })
   const optimum = solve(problem)
-  return optimum && { part, draft: d, problem, rounded: roundToKitchen(problem, optimum, ask.measures, ask.region) }
+  return (
+    optimum && { part, batch: places[0]!.batch, draft: d, problem, rounded: roundToKitchen(problem, optimum, ask.measures, ask.region) }
+  )
 }

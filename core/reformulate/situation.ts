@@ -1,9 +1,8 @@
-import { kindsOf, mixOf, type Mix } from '../balance/balance'
+import { familiesOf, isCakeLike, mainMix, type Mix } from '../balance/balance'
+import { besideTheBatter, mainParts } from '../balance/batter'
 import type { CakeFamily, Family } from '../balance/families'
-import { recogniseFinish } from '../balance/finish'
 import { methodSigns, type MethodSigns } from '../balance/method'
 import { metricsOf, type Metrics } from '../balance/metrics'
-import { recognise } from '../balance/recognise'
 import type { Ingredient } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
 import type { Line, Recipe } from '../recipe/recipe'
@@ -18,6 +17,8 @@ export interface Place {
   grams: number
   /** Part of the batter that the programme balances; lines of fillings and frostings are not. */
   inBatter: boolean
+  /** What is mixed together: the part, or what of a batter's list goes beside the batter. */
+  batch: string
 }
 
 /** The recipe as the reformulator sees it before anything changes. */
@@ -39,22 +40,30 @@ const DRIED_EGG_MADE_UP = 4
 
 export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0): Situation {
   const signs = methodSigns(recipe)
-  const batter = recipe.parts.some((p) => p.role === 'batter')
-  const isBatter = (i: number) => (batter ? recipe.parts[i]!.role === 'batter' : i === 0)
+  const batter = isCakeLike(recipe)
+  const main = new Set(mainParts(recipe))
+  const beside = besideTheBatter(recipe)
   const places: Place[] = []
   recipe.parts.forEach((part, p) =>
     part.lines.forEach((line, index) => {
       const ingredient = ingredientOf(line.ingredient)
-      if (ingredient) places.push({ key: `${p}:${index}`, part: p, index, line, ingredient, grams: line.grams.best, inBatter: isBatter(p) })
+      const key = `${p}:${index}`
+      const inBatter = main.has(p) && !beside.has(key)
+      if (ingredient)
+        places.push({
+          key,
+          part: p,
+          index,
+          line,
+          ingredient,
+          grams: line.grams.best,
+          inBatter,
+          batch: beside.has(key) ? `${p} beside` : `${p}`,
+        })
     }),
   )
-  const mix = mixOf(
-    recipe.parts.filter((_, i) => isBatter(i)),
-    signs,
-  )
-  const family: Family = !batter
-    ? recogniseFinish(mix.mass, kindsOf(mix.doses), new Set(mix.doses.map((d) => d.ingredient)))
-    : (asFamily ?? recognise(mix.mass, mix.kinds, signs).family)
+  const mix = mainMix(recipe, signs)
+  const family: Family = (batter && asFamily) || familiesOf(recipe, mix, signs).family
   const eggGrams = places
     .filter((p) => p.inBatter && p.ingredient.kind === 'egg')
     .reduce((sum, p) => sum + p.grams * (/dried/.test(p.ingredient.id) ? DRIED_EGG_MADE_UP : 1), 0)

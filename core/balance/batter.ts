@@ -1,0 +1,85 @@
+import { methodOf } from '../method/read'
+import { isGroup, isLine, type Act } from '../method/step'
+import type { Part, Recipe } from '../recipe/recipe'
+
+/** Acts by which a thing goes over, under or round a batter instead of into it. */
+const NOT_INTO: ReadonlySet<Act> = new Set(['decorate', 'soak', 'spread', 'pipe', 'poke', 'serve', 'ready-tin', 'roll', 'hollow'])
+/** A batter is in its tin once its flour and this share of the lines have gone in. */
+const MOST = 0.6
+/** Acts that put things together. */
+const MIXING: ReadonlySet<Act> = new Set(['mix', 'cream', 'foam', 'fold', 'rub-in', 'melt', 'simmer', 'infuse', 'soften', 'rest', 'strain'])
+
+/**
+ * The lines of a recipe's batters that are no part of what is mixed: sauce poured over a pudding cake, sugar and fruit
+ * under an upside-down cake, crumbs on top, milk that a baked cake drinks, icing that a page lists with the cake.
+ *
+ * A line is out when every clause that uses it puts it over, under or round the batter, or mixes it after the batter is
+ * in its tin without going back to that batter. What no clause names is in.
+ *
+ * @returns keys `part:line`
+ */
+export function besideTheBatter(recipe: Recipe): ReadonlySet<string> {
+  const out = new Set<string>()
+  const clauses = methodOf(recipe).steps.flatMap((s) => s.clauses)
+  recipe.parts.forEach((p, part) => {
+    if (p.role !== 'batter') return
+    const here = clauses.filter((c) => c.part === part)
+    // The tin is filled with batter once something was mixed; what lies there before lies under it.
+    const mixed = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && isDry(p, x.line)))
+    if (mixed < 0) return
+    const usedBy = p.lines.map((_, index) => here.findIndex((c) => c.things.some((x) => isLine(x) && x.part === part && x.line === index)))
+    const complete = (i: number) => {
+      const known = p.lines.flatMap((l, index) =>
+        l.ingredient && usedBy[index]! >= 0 ? [{ flour: /^flour|^cake-mix|^semolina/.test(l.ingredient), at: usedBy[index]! }] : [],
+      )
+      return known.every((k) => !k.flour || k.at < i) && known.filter((k) => k.at < i).length >= MOST * known.length
+    }
+    const baked = here.findIndex((c, i) => i > mixed && (c.act === 'bake' || c.act === 'fry') && complete(i))
+    const filled = here.findIndex((c, i) => i > mixed && c.act === 'fill-tin' && complete(i))
+    const end = filled >= 0 ? filled : baked
+    if (end < 0) return
+    p.lines.forEach((line, index) => {
+      // What raises is never beside. Eggs on top are a meringue's, whose part a page mostly names; in a list of its own they are the batter's.
+      if (!line.ingredient || /^egg-|^baking-|^yeast|^cream-of-tartar/.test(line.ingredient)) return
+      const uses = here.flatMap((c, i) => (c.things.some((x) => isLine(x) && x.part === part && x.line === index) ? [{ c, i }] : []))
+      if (!uses.length) return
+      const into = uses.some(({ c, i }) => {
+        if (i < end) return c.act !== 'ready-tin' && (c.act !== 'fill-tin' || i > mixed)
+        if (NOT_INTO.has(c.act) || c.act === 'fill-tin') return false
+        // The water of a bath, the salt of a pot: not told to go over anything.
+        if (!MIXING.has(c.act)) return true
+        // "Stir the cocoa into the rest": back to the batter.
+        return MIXING.has(c.act) && c.things.some((x) => !isLine(x) && (!isGroup(x) || x.group === 'rest')) && (baked < 0 || i < baked)
+      })
+      if (!into) out.add(`${part}:${index}`)
+    })
+  })
+  return out
+}
+
+/** A line that makes a batter a batter: flour, meal, nuts ground, a box, cheese or eggs in quantity. */
+function isDry(part: Part, index: number): boolean {
+  const line = part.lines[index]
+  const id = line?.ingredient ?? ''
+  return /^flour|^cake-mix|^semolina|^oat|^cream-cheese|^egg-|^chocolate|starch|^cocoa|^biscuit/.test(id)
+}
+
+/**
+ * The parts that a cake is judged by: its batters; of a cake without one, the filling that it is made of, or its base.
+ */
+export function mainParts(recipe: Recipe): number[] {
+  const all = recipe.parts.map((p, part) => ({ part, role: p.role, grams: p.lines.reduce((sum, l) => sum + l.grams.best, 0) }))
+  const batters = all.filter((p) => p.role === 'batter')
+  // Butter, sugar and fruit for the tin stand under a heading of their own, and are no batter beside one.
+  const made = batters.filter(({ part }) =>
+    recipe.parts[part]!.lines.some((l) => /^flour|^cake-mix|^egg-|starch|^semolina|^cream-cheese|^chocolate/.test(l.ingredient ?? '')),
+  )
+  if (made.length) return made.map((p) => p.part)
+  if (batters.length) return batters.map((p) => p.part)
+  const crusts = all.filter((p) => p.role === 'crust')
+  const body = all.filter((p) => p.role === 'filling').sort((a, b) => b.grams - a.grams)[0]
+  // A base and what fills it: a cheesecake, a tart. A base and its icing: a slice.
+  if (crusts.length && body && body.grams > crusts.reduce((sum, p) => sum + p.grams, 0) * 0.5) return [body.part]
+  if (crusts.length && !body) return [crusts[0]!.part]
+  return all.length ? [0] : []
+}
