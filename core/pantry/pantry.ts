@@ -7,6 +7,7 @@ import { FINISH } from './data/finish'
 import { FLAVOUR } from './data/flavour'
 import { FLOURS } from './data/flours'
 import { FRUIT } from './data/fruit'
+import { INSTEAD } from './data/instead'
 import { LIFT } from './data/lift'
 import { MIXES } from './data/mixes'
 import { MORE } from './data/more'
@@ -31,6 +32,7 @@ export const PANTRY: readonly Ingredient[] = [
   ...MIXES,
   ...FINISH,
   ...MORE,
+  ...INSTEAD,
 ]
 
 const BY_ID = new Map(PANTRY.map((i) => [i.id, i]))

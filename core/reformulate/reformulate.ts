@@ -1,6 +1,8 @@
 import type { CakeFamily, Family } from '../balance/families'
 import { massOf } from '../balance/mass'
 import type { Measures } from '../measure/kitchen'
+import { suits, type Allergen } from '../pantry/ingredient'
+import { ingredientOf } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import { SCHOOLS } from '../swaps/schools'
 import { forbidden, type Rules } from './allowed'
@@ -100,14 +102,29 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     impossible,
     timing: { ms: Math.round((now() - started) * 10) / 10, combinations, solved: solvedCount },
   })
+  blocked.push(...pinnedAgainst(situation, rules, limits))
   if (blocked.length) return finish([], { because: blocked, nearest: null }, 0, 0)
-  const nothingToDo = slots.length === 0 && request.goals.length + request.avoid.length > 0
+  const sugarAsked = request.goals.length > 0 && request.goals.every((g) => ['less-sugar', 'less-sweet', 'sugar-swap'].includes(g))
+  const nothingToDo = (slots.length === 0 && request.goals.length + request.avoid.length > 0) || (sugarAsked && unsweetened(situation))
   if (nothingToDo) return finish([keepAll(situation, ask)], null, 1, 0)
 
+  const sweetBeside = situation.places.some((p) => !p.inBatter && p.ingredient.kind === 'sugar' && p.grams > 0)
   const solved: Solved[] = []
   const trying = search(slots, (picks) => {
     const combination = combinationOf(picks)
-    const d = draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0)
+    const d =
+      draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0) ??
+      // A box or a sweetened cake holds its own sugar: what can be taken away is in the icing.
+      (sweetBeside
+        ? draft(
+            situation,
+            { ...combination, changes: combination.changes.filter((c) => c.change.slot !== 'sugar') },
+            rules,
+            limits,
+            eggsGo,
+            family,
+          )
+        : undefined)
     if (!d) return undefined
     const problem = buildProblem({
       family: d.family,
@@ -173,6 +190,35 @@ function eggsMustGo(s: Situation, request: ReformulateRequest, rules: Rules): bo
     request.schools.use.some((id) => SCHOOLS.some((x) => x.id === id))
   )
 }
+
+/** What the baker holds and a need rules out: one of the two must give way. */
+function pinnedAgainst(s: Situation, rules: Rules, limits: Limits): { code: string; message: string }[] {
+  return Object.entries(limits.pin).flatMap(([id, amount]) => {
+    const i = ingredientOf(id)
+    const held = amount === 'keep' ? s.places.some((p) => p.ingredient.id === id) : amount > 0
+    if (!i || !held || !forbidden(i, rules)) return []
+    const by = [
+      ...rules.needs.filter((n) => suits(i, n) === 'never'),
+      ...rules.avoid.filter((a) => a === id || i.contains?.includes(a as Allergen)),
+    ]
+    return [
+      {
+        code: 'pinned',
+        message: `You hold ${i.names[0]}, which ${by.join(' and ') || 'what is asked'} rules out: let go of one of the two.`,
+      },
+    ]
+  })
+}
+
+/** No sugar, syrup or sweetened thing in it: there is nothing to take less of. */
+const unsweetened = (s: Situation): boolean =>
+  s.places.every((p) => {
+    if (['fruit', 'dairy', 'plant-dairy'].includes(p.ingredient.kind)) return !/condensed|dulce|sweetened/.test(p.ingredient.id)
+    const { sucrose = 0, glucose = 0, fructose = 0, maltose = 0 } = p.ingredient.per100
+    return sucrose + glucose + fructose + maltose < SWEET_FROM
+  })
+/** From this share of sugar on an ingredient is a sweet one, per cent: bitter chocolate has a tenth. */
+const SWEET_FROM = 15
 
 const standingOf = (c: Combination, family: Family): number =>
   (c.egg && !c.egg.surestIn?.includes(family) ? c.egg.standing : 0) + c.changes.reduce((sum, { change }) => sum + change.standing, 0)

@@ -159,10 +159,16 @@ export function draft(
     return add({ key: `+${ingredient.id}${tie ? `@${tie.to}` : ''}`, ingredient, from: 0, start, low, high, give, tie, replaces, why })
   }
 
+  // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
+  const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
+  const standInFor = (place: Place): StandIn | undefined =>
+    byGluten && ['flour', 'starch'].includes(place.ingredient.kind) && place.ingredient.contains?.includes('gluten')
+      ? undefined
+      : combination.standIns.get(place.ingredient.id)
   const leaving: Place[] = []
   for (const place of situation.places) {
     if (!place.inBatter) continue
-    const standIn = combination.standIns.get(place.ingredient.id)
+    const standIn = standInFor(place)
     const goes = (eggsGo && place.ingredient.kind === 'egg') || standIn !== undefined
     if (goes) {
       removed.set(place.key, undefined)
@@ -184,7 +190,7 @@ export function draft(
     })
   }
   for (const place of leaving) {
-    const standIn = combination.standIns.get(place.ingredient.id)
+    const standIn = standInFor(place)
     if (!standIn) continue
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
@@ -222,12 +228,12 @@ export function draft(
         bring(
           tied,
           0,
-          usual * held * t.ratio,
-          most * held * t.ratio * 1.2,
+          (usual * held + (t.all ? leader.from : 0)) * t.ratio,
+          (most * held + (t.all ? leader.from : 0)) * t.ratio * 1.2,
           Math.max(1, 0.3 * usual * held * t.ratio),
           eggs,
           [{ code: 'goes-with', message: `goes with the ${carrier.names[0]}` }],
-          { to: leader.key, ratio: t.ratio, beyond: leader.from },
+          { to: leader.key, ratio: t.ratio, beyond: t.all ? 0 : leader.from },
         )
         acid += ((tied.per100.acid ?? 0) / 100) * usual * held * t.ratio
       }
@@ -243,7 +249,9 @@ export function draft(
     if (school.acid && school.soda) {
       const sour = firstAllowed(['vinegar', 'lemon-juice'], rules)
       if (sour)
-        bring(sour, 0, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [{ code: 'acid', message: 'sets the soda’s gas free' }])
+        bring(sour, flour * 0.03, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [
+          { code: 'acid', message: 'sets the soda’s gas free' },
+        ])
     }
     const powder = firstAllowed(['baking-powder'], rules)
     if (powder && !byIngredient.has('baking-powder') && RAISED.includes(family))

@@ -8,6 +8,8 @@ export type Slot = 'egg' | 'butter' | 'dairy' | 'gluten' | 'nut' | 'fat' | 'suga
 export interface Tied {
   any: readonly string[]
   ratio: number
+  /** It goes with all that there is of the leader, not only with what the school brings: milk is soured whole. */
+  all?: true
 }
 
 /** One ingredient that a school brings, per unit of what it replaces. */

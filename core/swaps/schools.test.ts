@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { ingredientOf } from '../pantry/pantry'
+import { HARD_NEEDS, suits } from '../pantry/ingredient'
+import { ingredientOf, need, PANTRY } from '../pantry/pantry'
 import { SCHOOL_IDS } from './ids'
 import { CHANGES, SCHOOLS } from './schools'
-import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS } from './standins'
+import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, STAND_INS, standInsFor } from './standins'
 
 const ALL_CHANGES = Object.values(CHANGES).flat()
 const PLACEHOLDERS = ['carrier', 'tied', 'gum', 'brought', 'fat', 'acid', 'soda', 'crumbs']
@@ -62,5 +63,13 @@ describe('every stand-in', () => {
         expect(b.ratio).toBeLessThan(2)
       }
     }
+  })
+
+  /** An angel box is egg white and sugar: without egg there is nothing of it left. */
+  const WITHOUT: readonly string[] = ['cake-mix-angel', 'cake-mix-angel-gf']
+  it.each(HARD_NEEDS)('is there for whatever %s rules out, eggs and the flour of a batter apart', (asked) => {
+    const left = PANTRY.filter((i) => suits(i, asked) === 'never' && i.kind !== 'egg' && i.kind !== 'flour' && !WITHOUT.includes(i.id))
+    const stuck = left.filter((i) => !standInsFor(i).some((t) => t.brings.every((b) => suits(need(b.ingredient), asked) !== 'never')))
+    expect(stuck.map((i) => i.id)).toEqual([])
   })
 })

@@ -83,7 +83,10 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   mayonnaise: [one('plant-mayonnaise', null, 'Egg-free mayonnaise does the same: oil, water and an emulsifier.')],
   'plant-mayonnaise': [one('mayonnaise', null, 'Mayonnaise with egg.')],
   'lemon-curd': [one('jam', null, 'Jam keeps the fruit and the sweetness.', 0.9)],
-  'cake-crumbs': [one('biscuit-crumbs', null, 'Biscuit crumbs drink more: moisten them.', 0.8)],
+  'cake-crumbs': [
+    one('biscuit-crumbs', null, 'Biscuit crumbs drink more: moisten them.', 0.8),
+    one('biscuit-crumbs-gf', null, 'Gluten-free biscuit crumbs drink more: moisten them.', 0.8),
+  ],
   honey: [one('maple-syrup', 'maple', 'Thinner and less acid than honey.', 1.1), one('golden-syrup', null, 'As thick as honey.')],
   gelatine: [one('agar', null, 'Agar must boil for two minutes, and sets firmer.', 0.4)],
   'soy-milk': [
@@ -122,6 +125,90 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'cake-mix-white': [one('cake-mix-gf', null, 'A gluten-free box.')],
   beer: [one('coffee-brewed', null, 'Strong coffee keeps the bitterness.', 0.95), one('sparkling-water', null, 'Sparkling water.', 0.95)],
   semolina: [one('flour-cornmeal', null, 'Fine cornmeal has the same bite.')],
+  lard: [
+    one('plant-butter-block', 'plant-butter', 'A firm plant fat creams and rubs in as lard does.', 1.2),
+    one('oil-coconut', 'coconut', 'Firm in a cool kitchen.'),
+  ],
+  'oil-nut': [one('oil-vegetable', 'oil', 'Another oil, fat for fat.')],
+  'hazelnut-spread': [one('cocoa-spread', null, 'A cocoa spread without milk or nuts: read its label.')],
+  'tofu-silken': [one('coconut-yogurt', 'plant-milk', 'Thick cultured coconut: as smooth, sets less.')],
+  'tofu-firm': [
+    one('coconut-yogurt', 'plant-milk', 'Thick cultured coconut, strained overnight.'),
+    one('ricotta', null, 'Ricotta, which the tofu stood in for.'),
+  ],
+  khoya: [
+    {
+      school: 'plant-milk',
+      brings: [
+        { ingredient: 'plant-milk-powder', ratio: 0.55 },
+        { ingredient: 'coconut-cream', ratio: 0.45 },
+      ],
+      why: 'Coconut milk powder worked into coconut cream is as rich and as thick.',
+    },
+  ],
+  paneer: [one('tofu-firm', 'firm-tofu', 'Firm tofu, crumbled.')],
+  quark: [
+    one('plant-quark', 'plant-milk', 'Strained cultured soya is as thick and as sour.'),
+    one('coconut-yogurt', 'plant-milk', 'Cultured coconut, strained overnight: richer.', 0.95),
+  ],
+  'plant-quark': [one('coconut-yogurt', 'plant-milk', 'Cultured coconut, strained overnight: richer.', 0.95)],
+  'fromage-frais': [
+    one('soy-yogurt', 'plant-milk', 'Cultured soya, drained.'),
+    one('coconut-yogurt', 'plant-milk', 'Cultured coconut: richer.'),
+  ],
+  'cheese-hard': [one('plant-cheese-hard', null, 'A plant cheese that grates; it melts less.')],
+  'whey-powder': [one('plant-milk-powder', 'plant-milk', 'Plant milk powder: richer, sets less.')],
+  'dulce-de-leche': [one('condensed-coconut-milk', 'coconut', 'Condensed coconut milk, cooked down until brown.')],
+  'egg-liqueur': [
+    one('cream-liqueur', null, 'A cream liqueur: as thick, without egg.'),
+    {
+      school: null,
+      brings: [
+        { ingredient: 'spirit', ratio: 0.35 },
+        { ingredient: 'condensed-coconut-milk', ratio: 0.4 },
+        { ingredient: 'water', ratio: 0.25 },
+      ],
+      why: 'Rum in condensed coconut milk is as thick, sweet and strong.',
+    },
+  ],
+  'cream-liqueur': [
+    {
+      school: null,
+      brings: [
+        { ingredient: 'spirit', ratio: 0.4 },
+        { ingredient: 'coconut-cream', ratio: 0.4 },
+        { ingredient: 'sugar-white', ratio: 0.2 },
+      ],
+      why: 'Spirit, coconut cream and sugar are what it is made of, without milk.',
+    },
+  ],
+  'malted-milk-powder': [one('plant-milk-powder', 'plant-milk', 'Plant milk powder; the taste of malt is lost.')],
+  'malt-extract': [
+    one('molasses', null, 'Treacle: as thick and dark, less malty.'),
+    one('golden-syrup', null, 'As thick, paler and sweeter.'),
+  ],
+  'malt-drink': [one('soft-drink', null, 'A dark soft drink: as sweet, without barley.'), one('coffee-brewed', null, 'Strong coffee.')],
+  'cake-mix-chocolate': [
+    {
+      school: null,
+      brings: [
+        { ingredient: 'cake-mix-gf', ratio: 0.88 },
+        { ingredient: 'cocoa-natural', ratio: 0.12 },
+      ],
+      why: 'A gluten-free box with cocoa in it.',
+    },
+  ],
+  'cake-mix-angel': [one('cake-mix-angel-gf', null, 'A gluten-free angel box.')],
+  'jelly-crystals': [one('jelly-crystals-vegan', null, 'Crystals set by seaweed: they set faster and a little softer.')],
+  marshmallow: [one('marshmallow-vegan', null, 'Marshmallows without gelatine.')],
+  meringue: [one('meringue-vegan', 'aquafaba', 'Meringues of chickpea water.')],
+  marzipan: [one('fondant', null, 'Sugar paste covers as marzipan does; the taste of almonds is lost.')],
+  'almond-paste': [one('fondant', null, 'Sugar paste; the taste of almonds is lost.')],
+  cashew: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  'mixed-nuts': [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  'pastry-case': [one('pastry-case-gf', null, 'A gluten-free pastry: roll it between papers.')],
+  'puff-pastry': [one('puff-pastry-gf', null, 'A gluten-free puff pastry: it rises less.')],
+  'filo-pastry': [one('filo-pastry-gf', null, 'Gluten-free sheets: brush at once, they dry fast.')],
   'sugar-icing': [one('sugar-white', null, 'Fine white sugar.')],
   'sugar-brown': [one('sugar-white', null, 'White sugar: paler, no molasses.')],
   'sugar-white': [one('sugar-brown', null, 'Brown sugar: darker, a little moister.')],

@@ -7,7 +7,7 @@ export const flaxGel: School = {
   notFor: [...SMOOTH, ...WHITES],
   title: 'Ground flax gel',
   // 1 tbsp ground seed (7 g) and 3 tbsp water an egg.
-  brings: [{ any: ['flaxseed-ground'], per: [4, 6.5, 9], with: [{ any: ['water'], ratio: 3 }] }],
+  brings: [{ any: ['flaxseed-ground'], per: [6, 7, 9], with: [{ any: ['water'], ratio: 3 }] }],
   acid: true,
   sides: {
     crumb: 'Holds together well; denser',

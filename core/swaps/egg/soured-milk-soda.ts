@@ -10,7 +10,7 @@ export const souredMilkSoda: School = {
     {
       any: ['milk-whole', 'milk-semi-skimmed', 'soy-milk', 'oat-milk', 'pea-milk', 'almond-milk', 'rice-milk', 'coconut-drink'],
       per: [35, 50, 75],
-      with: [{ any: ['vinegar', 'lemon-juice'], ratio: 0.062 }],
+      with: [{ any: ['vinegar', 'lemon-juice'], ratio: 0.062, all: true }],
     },
   ],
   soda: true,
