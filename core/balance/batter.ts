@@ -5,7 +5,7 @@ import type { Part, Recipe } from '../recipe/recipe'
 /** Acts by which a thing goes over, under or round a batter instead of into it. */
 const NOT_INTO: ReadonlySet<Act> = new Set(['decorate', 'soak', 'spread', 'pipe', 'poke', 'serve', 'ready-tin', 'roll', 'hollow'])
 /** A batter is in its tin once its flour and this share of the lines have gone in. */
-const MOST = 0.6
+const MOST = 0.45
 /** Acts that put things together. */
 const MIXING: ReadonlySet<Act> = new Set(['mix', 'cream', 'foam', 'fold', 'rub-in', 'melt', 'simmer', 'infuse', 'soften', 'rest', 'strain'])
 
@@ -23,9 +23,9 @@ export function besideTheBatter(recipe: Recipe): ReadonlySet<string> {
   const clauses = methodOf(recipe).steps.flatMap((s) => s.clauses)
   recipe.parts.forEach((p, part) => {
     if (p.role !== 'batter') return
-    const here = clauses.filter((c) => c.part === part)
+    const here = clauses
     // The tin is filled with batter once something was mixed; what lies there before lies under it.
-    const mixed = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && isDry(p, x.line)))
+    const mixed = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && x.part === part && isDry(p, x.line)))
     if (mixed < 0) return
     const usedBy = p.lines.map((_, index) => here.findIndex((c) => c.things.some((x) => isLine(x) && x.part === part && x.line === index)))
     const complete = (i: number) => {

@@ -31,7 +31,8 @@ const USED_AGAIN = 0.6
 const ELSEWHERE = -1.5
 const NEXT_PART = -1.2
 const OTHER_PART = -2.2
-const BEGINS_ELSEWHERE = -0.5
+/** No cheaper than to go on to another part, or a later cue would pull the beginning along. */
+const BEGINS_ELSEWHERE = -1.4
 const CUED = 6
 
 interface State {

@@ -133,6 +133,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-4, (f) => f.meta && f.strongMeta],
     [-1.2, (f) => (f.sentences > 1 && f.words > 12 ? f.sentences - 1 : 0)],
     [-1.6, (f) => f.sentences > 1 && f.unitAmounts === 0],
+    // Two sentences with a full stop and no measure: somebody talks.
+    [-2, (f) => f.sentences > 1 && f.stop && f.unitAmounts === 0 && f.words > 9],
     [-1.5, (f) => f.speech && !f.amountFirst],
     [-3, (f) => f.numbering?.marked === true && !f.amountFirstBehindNumber],
     [-4, (f) => f.numbering?.marked === false && f.verbFirst],

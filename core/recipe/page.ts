@@ -57,7 +57,7 @@ const isInstruction = (text: string): boolean => {
 
 /** "Dry ingredients", "Flour mix", "Bowl 2": lines that go in together, of one and the same batter. */
 const GROUP =
-  /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|group \w|[a-d])$/i
+  /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|everything else|(?:all )?the rest|rest|group \w|[a-d])$/i
 const isGroup = (text: string): boolean => GROUP.test(headingName(text).replace(/\s*\(.*\)$/, ''))
 
 const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u

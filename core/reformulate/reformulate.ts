@@ -2,9 +2,10 @@ import type { CakeFamily, Family } from '../balance/families'
 import { massOf } from '../balance/mass'
 import type { Measures } from '../measure/kitchen'
 import { suits, type Allergen } from '../pantry/ingredient'
-import { ingredientOf } from '../pantry/pantry'
+import { ingredientOf, need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import { SCHOOLS } from '../swaps/schools'
+import { standInsFor } from '../swaps/standins'
 import { forbidden, type Rules } from './allowed'
 import { assemble, type Ask } from './assemble'
 import { hardNeeds, slotsOf, type Asked } from './choices'
@@ -44,6 +45,8 @@ export interface Progress {
 /** Costs beside the balance, in tolerances squared. */
 export const STANDING_COST = 3
 export const BALANCE_COST = 3
+/** What a place further down the list of stand-ins costs. */
+const LATER = 0.6
 /** Solved combinations that are worth rounding, as a multiple of the options asked for. */
 const ROUND_MORE = 1.35
 
@@ -221,7 +224,10 @@ const unsweetened = (s: Situation): boolean =>
 const SWEET_FROM = 15
 
 const standingOf = (c: Combination, family: Family): number =>
-  (c.egg && !c.egg.surestIn?.includes(family) ? c.egg.standing : 0) + c.changes.reduce((sum, { change }) => sum + change.standing, 0)
+  (c.egg && !c.egg.surestIn?.includes(family) ? c.egg.standing : 0) +
+  c.changes.reduce((sum, { change }) => sum + change.standing, 0) +
+  // Stand-ins are listed as bakers rank them.
+  LATER * [...c.standIns].reduce((sum, [id, t]) => sum + Math.max(0, standInsFor(need(id)).indexOf(t)), 0)
 
 /** What makes an option distinct: its set of schools, whatever brand of milk goes with it. */
 function setOf(c: Combination): string {
