@@ -326,6 +326,17 @@ function merged(t: readonly Token[], items: readonly Item[]): Item[] {
       if (x.group && y.group && WEIGHED(x.group.base) && !WEIGHED(y.group.base) && !more && !/for/.test(joint))
         y.group.alternates.push({ measure: x.group.base, apart: true })
       else if (x.group && !y.group) y.group = x.group
+      else if (
+        // "½ cup oil plus 1 tablespoon": of the same; what is "for the tin" or "extra" is not in the mix.
+        !x.mention &&
+        x.group &&
+        y.group &&
+        /plus|\+/.test(joint) &&
+        !/extra|more|additional/.test(joint) &&
+        ['volume', 'mass'].includes(x.group.base.unit.kind) &&
+        !t.slice(x.group.to, x.to + 2).some((w) => /^(?:for|to|extra|more|if|as)$/.test(w.word))
+      )
+        y.group.sums.push({ measure: x.group.base, minus: false })
       y.to = x.to
       if (!y.mention && x.mention) y.mention = x.mention
       continue

@@ -207,6 +207,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const times = open.length || !p.until ? open : told.filter((x) => x.from >= p.until![0] && x.from < p.until![1])
     const heats = heatsOf(s).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
     const things = thingsOf(d, picks.lines, recipe, used)
+    const left = restThing(d, recipe, used, picks.part)
+    if (left && !things.some((x) => 'line' in x && x.part === left.part && x.line === left.line)) things.push(left)
     const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
     const role = readied(part)
     const finishing = role === 'frosting' || role === 'filling' || role === 'topping' || role === 'soak'
@@ -235,7 +237,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     // What greases a tin is not the butter of the batter.
     const kept = act === 'ready-tin' ? things.filter((x) => !('line' in x) || forTin(recipe, x)) : things
     for (const x of kept)
-      if ('line' in x) used.set(key(x.part, x.line), Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? 1))))
+      if ('line' in x)
+        used.set(
+          key(x.part, x.line),
+          Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? (HELD_BACK.test(p.verb) ? SOME : 1)))),
+        )
     const time = times.length ? joinTimes(times) : undefined
     const size = s.dials.find((x): x is Size => x.kind === 'size' && x.from >= p.from && x.from < p.to)
     const clause: Clause = {
@@ -313,6 +319,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
   return { steps, unread, unlinked }
 }
 
+/** "Hold back 2 tablespoons of the flour": a little of it, the rest is still to come. */
+const HELD_BACK = /^(?:hold|reserve|save|keep)$/
+const SOME = 0.2
+
 /** Acts that mostly begin with an empty bowl. */
 const STARTS: ReadonlySet<Act> = new Set(['cream', 'foam', 'melt', 'soften', 'simmer', 'mix', 'rub-in'])
 
@@ -325,6 +335,38 @@ const round = (minutes: number) => Math.round(minutes * 100) / 100
 const forTin = (recipe: Recipe, x: LineThing): boolean => {
   const l = recipe.parts[x.part]?.lines[x.line]
   return l !== undefined && (TIN_LINE.test(l.text) || l.quantity === null || l.grams.best < 20) && !(l.grams.best > 60)
+}
+
+/** "Whisk the rest with the baking powder", "the remaining 300 g": what is left of the line that was taken from before. */
+function restThing(d: Draft, recipe: Recipe, used: ReadonlyMap<string, number>, part: number): LineThing | undefined {
+  const t = d.scan.tokens
+  // What is poured or spread is the rest of a batter or a cream.
+  if (!/^(?:whip|mix|fold|melt)$/.test(classOf(d.piece.verb))) return undefined
+  for (let i = d.piece.from; i < d.piece.to; i++) {
+    if (i === d.piece.at || d.piece.masked.has(i) || !/^(?:rest|remainder|remaining)$/.test(t[i]!.word) || t[i - 1]?.word !== 'the')
+      continue
+    const measure = d.scan.measures.find((m) => m.from === i + 1)
+    const next = t[measure ? measure.to : i + 1]
+    if (t[i]!.word === 'remaining' && !measure) continue
+    if (
+      next?.word === 'of' ||
+      d.scan.mentions.some(
+        (m) => m.from <= (measure ? measure.to : i + 1) + 1 && m.head > i && !/^(?:and|with|,)$/.test(next?.word || next?.text || ''),
+      )
+    )
+      continue
+    const begun = [...used].filter(([k, share]) => share > 0 && share < 1 && Number(k.split('.')[0]) === part).at(-1)
+    if (!begun) return undefined
+    const line = Number(begun[0].split('.')[1])
+    return {
+      span: [t[i]!.from, t[(measure ? measure.to : i + 1) - 1]!.to],
+      part,
+      line,
+      ingredient: recipe.parts[part]!.lines[line]!.ingredient!,
+      rest: true,
+    }
+  }
+  return undefined
 }
 
 /** "Beat it with the sugar": what was made before is meant beside what is named. */

@@ -2,7 +2,7 @@ import { readMethod } from '../method/read'
 import { followOven } from './rewriting/dials'
 import { stepsOf } from './rewriting/edit'
 import { placeFoam, retellFoams } from './rewriting/eggs'
-import { renameAll, rewordAll } from './rewriting/mentions'
+import { renameAll, restAmounts, rewordAll } from './rewriting/mentions'
 import { bring, missing, placeNew } from './rewriting/place'
 import { collectSchoolSteps, restWith } from './rewriting/schools'
 import { Sheet, type Rewriting, type Step } from './rewriting/sheet'
@@ -23,7 +23,10 @@ export function rewriteMethod(r: Rewriting): Step[] {
   placeFoam(sheet)
   // What was whipped first: words and mentions within such a clause are told anew with it.
   for (const work of sheet.works) retellFoams(sheet, work)
-  for (const work of sheet.works) rewordAll(sheet, work)
+  for (const work of sheet.works) {
+    restAmounts(sheet, work)
+    rewordAll(sheet, work)
+  }
   for (const work of sheet.works) renameAll(sheet, work)
   followOven(sheet)
   placeNew(sheet)

@@ -115,7 +115,7 @@ function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: Opti
   const measure = s.measures.find((x) => x.to <= m.from && m.from - x.to <= 3 && x.unit.kind === 'mass')
   if (!measure || now.from <= 0) return
   const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')
-  const share = thing?.share ?? 1
+  const share = thing?.rest ? 0.5 : (thing?.share ?? 1)
   if (!number || number.value === undefined) return
   const whole = Math.abs(number.value * (measure.unit.id === 'kg' ? 1000 : 1) - now.from) < 0.03 * now.from
   const to = whole ? now.to : (number.value * now.to) / now.from
@@ -123,6 +123,24 @@ function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: Opti
   const words = String(to >= 20 ? 5 * Math.round(to / 5) : Math.round(to * 10) / 10)
   if (words !== number.text) {
     work.edits.push({ from: number.from, to: number.to, words })
+    work.why.add('The amount follows its line.')
+  }
+}
+
+/** "the remaining 300 g", without the name of what remains: it follows its line too. */
+export function restAmounts(sheet: Sheet, work: Work): void {
+  for (const t of work.clauses.flatMap((c) => c.things)) {
+    if (
+      !isLine(t) ||
+      !t.rest ||
+      work.scan.mentions.some((m) => work.scan.tokens[m.from]!.from >= t.span[0] && work.scan.tokens[m.from]!.from < t.span[1])
+    )
+      continue
+    const now = sheet.r.lines.find((l) => l.partIndex === t.part && l.ingredient === t.ingredient && l.from > 0 && l.to > 0)
+    const number = work.scan.tokens.find((x) => x.kind === 'number' && x.from >= t.span[0] && x.to <= t.span[1])
+    if (!now || number?.value === undefined || Math.abs(now.to - now.from) < 0.5) continue
+    const to = (number.value * now.to) / now.from
+    work.edits.push({ from: number.from, to: number.to, words: String(to >= 20 ? 5 * Math.round(to / 5) : Math.round(to * 10) / 10) })
     work.why.add('The amount follows its line.')
   }
 }
