@@ -92,8 +92,9 @@ export const mostWaterPer100 = (family: Family): number | undefined => (WATER_MA
 
 // The design's 2.5 % plus what classic chiffon takes (1 tsp to 230 g flour, 2.6 %).
 const SALTY = 2.8
-/** The sodium on a box counts that of its leavener, which does not taste of salt: about a third of it. */
-const SALTY_BOX = 3.6
+/** The sodium on a box counts that of its leavener, which does not taste of salt: about a third of it; instant pudding
+ * brings phosphates that taste less still. */
+const SALTY_BOX = 4.6
 /** Where there is no flour to go by: bread dough, the saltiest thing most bakers mix, holds 1.2 % of its weight. */
 const SALTY_PER_100 = 1.2
 const SOAP_CAUTION = 5.5

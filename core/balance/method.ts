@@ -106,7 +106,7 @@ export function methodSigns(recipe: Recipe): MethodSigns {
     sodaSpent: some((c) => spendsSoda(c, hot)) || soakedWithSoda(recipe),
     citrus: /\b(?:lemon|lime|citrus|key lime)\b/i.test(title),
     rubbed: some((c) => c.act === 'rub-in'),
-    crepe: /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
+    crepe: some((c) => c.act === 'fry') || /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
     rolled: some((c) => c.act === 'roll') && !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
     bar:
       /\b(?:brownies?|blondies?|bars?|slices?|squares|flapjacks?|traybake)\b/i.test(title) ||

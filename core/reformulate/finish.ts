@@ -7,7 +7,7 @@ import { buildProblem, type Problem } from './problem'
 import { roundToKitchen, type Rounded } from './round'
 import type { Place, Situation } from './situation'
 import { solve } from './solve'
-import { draft, type Combination, type Draft, type Limits } from './variables'
+import { draft, isThinLiquid, type Combination, type Draft, type Limits } from './variables'
 
 /** A filling, frosting, soak or crust, worked out for the same needs as the batter. */
 export interface FinishedPart {
@@ -62,8 +62,14 @@ function rework(s: Situation, places: Place[], combination: Combination, rules: 
     // A change that has nothing to do here leaves the stand-ins to do.
     draft(own, { ...combination, changes: [] }, rules, limits, false, family)
   if (!d || d.variables.some((v) => v.start > 0 && forbidden(v.ingredient, rules))) return undefined
-  // Juice and zest are there for their taste.
-  for (const v of d.variables) if (v.from > 0 && ['acid', 'flavour', 'fruit'].includes(v.ingredient.kind)) v.fixed = true
+  // Juice and zest are there for their taste. Where something only gives way to its stand-in, the rest stays as it was,
+  // but for the thin liquid that brings it back to its firmness.
+  const swapsOnly = combination.changes.length === 0
+  for (const v of d.variables) {
+    if (v.from <= 0 || v.replaces.length) continue
+    if (['acid', 'flavour', 'fruit'].includes(v.ingredient.kind) || (swapsOnly && !isThinLiquid(v.ingredient))) v.fixed = true
+    else if (swapsOnly) Object.assign(v, { low: Math.max(v.low, 0.7 * v.from), high: Math.min(v.high, 1.3 * v.from + 15) })
+  }
   const problem = buildProblem({
     trusted: true,
     family,

@@ -101,7 +101,7 @@ describe('what the baker says goes', () => {
 
   it('with no goal only brings a mix into balance', () => {
     const c = classic('one-two-three-four')
-    const wet = c.text.replace('1 cup whole milk', '2 cups whole milk')
+    const wet = c.text.replace('1 cup whole milk', '3 cups whole milk')
     const [option] = answer('reformulate', { text: wet, region: c.region, goals: [] }).options
     expect(option!.metrics.moisture!).toBeLessThan(option!.before.moisture!)
   })

@@ -1,3 +1,4 @@
+import { balanceOf } from '../balance/balance'
 import type { CakeFamily, Family } from '../balance/families'
 import { massOf } from '../balance/mass'
 import type { Measures } from '../measure/kitchen'
@@ -109,7 +110,13 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   if (blocked.length) return finish([], { because: blocked, nearest: null }, 0, 0)
   const sugarAsked = request.goals.length > 0 && request.goals.every((g) => ['less-sugar', 'less-sweet', 'sugar-swap'].includes(g))
   const nothingToDo = (slots.length === 0 && request.goals.length + request.avoid.length > 0) || (sugarAsked && unsweetened(situation))
-  if (nothingToDo) return finish([keepAll(situation, ask)], null, 1, 0)
+  // Who asks for nothing and has a good recipe gets it back.
+  const content =
+    slots.length === 0 &&
+    request.goals.length + request.avoid.length + Object.keys(request.pin).length === 0 &&
+    !request.altitudeM &&
+    !balanceOf(request.recipe, request.family).findings.some((f) => f.severity !== 'note')
+  if (nothingToDo || content) return finish([keepAll(situation, ask)], null, 1, 0)
 
   const sweetBeside = situation.places.some((p) => !p.inBatter && p.ingredient.kind === 'sugar' && p.grams > 0)
   const solved: Solved[] = []

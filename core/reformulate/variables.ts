@@ -49,7 +49,7 @@ const LEAN = 0.3
 export const RAISED: readonly Family[] = ['eggless-raised', 'syrup-spice', 'boxed', 'flourless-nut']
 
 /** Milks, drinks and water: what a baker adds by the spoon to loosen a batter. */
-const isThinLiquid = (i: Ingredient): boolean =>
+export const isThinLiquid = (i: Ingredient): boolean =>
   i.kind === 'water' ||
   ((i.kind === 'dairy' || i.kind === 'plant-dairy') &&
     (i.per100.acid ?? 0) <= 3 &&
