@@ -112,9 +112,8 @@ export function mixOf(parts: readonly Part[], signs: MethodSigns): Mix {
 }
 
 /** What is in the bowl of a recipe's batters, or of the part that stands for them. */
-export function mainMix(recipe: Recipe, signs: MethodSigns): Mix {
+export function mainMix(recipe: Recipe, signs: MethodSigns, parts: readonly number[] = mainParts(recipe)): Mix {
   const beside = besideTheBatter(recipe)
-  const parts = mainParts(recipe)
   return mixFrom(
     parts.map((p) => recipe.parts[p]!),
     parts.flatMap((p) => dosesOf(recipe.parts[p]!, signs, (index) => beside.has(`${p}:${index}`))),

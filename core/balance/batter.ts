@@ -83,3 +83,17 @@ export function mainParts(recipe: Recipe): number[] {
   if (crusts.length && !body) return [crusts[0]!.part]
   return all.length ? [0] : []
 }
+
+/**
+ * The batters that are mixed each in its own bowl: two doughs of a marble cake, a sponge and a choux; one group of parts
+ * for each. Halves of one batter ("dry", "the rest") are one group.
+ */
+export function battersOf(recipe: Recipe): number[][] {
+  const parts = mainParts(recipe)
+  const has = (part: number, test: RegExp) => recipe.parts[part]!.lines.some((l) => test.test(l.ingredient ?? ''))
+  const whole = (part: number) =>
+    recipe.parts[part]!.role === 'batter' &&
+    has(part, /^flour|^cake-mix|^semolina/) &&
+    has(part, /^egg|butter|^oil|margarine|spread|milk|yogurt|^water/)
+  return parts.length > 1 && parts.every(whole) ? parts.map((p) => [p]) : parts.length ? [parts] : []
+}

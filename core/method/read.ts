@@ -207,6 +207,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const times = open.length || !p.until ? open : told.filter((x) => x.from >= p.until![0] && x.from < p.until![1])
     const heats = heatsOf(s).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
     const things = thingsOf(d, picks.lines, recipe, used)
+    if (EACH_BATTER.test(sentenceAround(d))) things.push(...twins(things, recipe))
     const left = restThing(d, recipe, used, picks.part)
     if (left && !things.some((x) => 'line' in x && x.part === left.part && x.line === left.line)) things.push(left)
     const part = things.find((x): x is LineThing => 'line' in x)?.part ?? picks.part
@@ -335,6 +336,31 @@ const round = (minutes: number) => Math.round(minutes * 100) / 100
 const forTin = (recipe: Recipe, x: LineThing): boolean => {
   const l = recipe.parts[x.part]?.lines[x.line]
   return l !== undefined && (TIN_LINE.test(l.text) || l.quantity === null || l.grams.best < 20) && !(l.grams.best > 60)
+}
+
+/** "For each batter cream the butter …": what is said of one is done with all. */
+const EACH_BATTER = /\b(?:each|both) (?:of the )?(?:two )?(?:batters?|mixtures?|doughs?|mixes|bowls?)\b/i
+
+function sentenceAround(d: Draft): string {
+  const t = d.scan.tokens
+  let from = d.piece.from
+  while (from > 0 && !/^[.!?;]$/.test(t[from - 1]!.text)) from--
+  let to = d.piece.to
+  while (to < t.length && !/^[.!?;]$/.test(t[to - 1]!.text)) to++
+  return t[from] && t[to - 1] ? d.scan.text.slice(t[from]!.from, t[to - 1]!.to) : ''
+}
+
+/** The same things of the other batters. */
+function twins(things: readonly Thing[], recipe: Recipe): LineThing[] {
+  return things.flatMap((x) =>
+    'line' in x && recipe.parts[x.part]?.role === 'batter'
+      ? recipe.parts.flatMap((p, part) =>
+          p.role === 'batter' && part !== x.part
+            ? p.lines.flatMap((l, line) => (l.ingredient === x.ingredient ? [{ ...x, part, line }] : []))
+            : [],
+        )
+      : [],
+  )
 }
 
 /** "Whisk the rest with the baking powder", "the remaining 300 g": what is left of the line that was taken from before. */

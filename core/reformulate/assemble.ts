@@ -99,7 +99,13 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
   const { family } = draft
   const batter = groupOf(draft, worked.problem, rounded)
   const { lines, recipe } = linesOf(s, batter, worked.finishes, ask)
-  const outcomes = [...batter.outcomes.values()]
+  const others = worked.finishes.filter((f) => f.batter)
+  const untouched = s.places.filter((p) => p.inBatter && !p.main && !others.some((f) => f.batch === p.batch))
+  const outcomes: { ingredient: string; to: number }[] = [
+    ...batter.outcomes.values(),
+    ...others.flatMap((f) => outcomesOf(f.problem.variables, f.rounded)),
+    ...untouched.map((p) => ({ ingredient: p.ingredient.id, to: p.grams })),
+  ]
 
   // What is judged is what the kitchen will weigh, not what the programme wanted.
   const doses: Dose[] = outcomes.filter((o) => o.to > 0).map((o) => ({ ingredient: o.ingredient, grams: o.to, melted: s.signs.melted }))
@@ -157,13 +163,13 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     recipe,
     lines,
     family,
-    metrics: { ...metrics, browning: Math.round((metrics.browningIndex / Math.max(0.05, s.metrics.browningIndex)) * 100) / 100 },
-    before: s.metrics,
+    metrics: { ...metrics, browning: Math.round((metrics.browningIndex / Math.max(0.05, s.whole.metrics.browningIndex)) * 100) / 100 },
+    before: s.whole.metrics,
     bands: modelOf(family).bands,
     handover,
     undone,
     findings,
-    crumb: predictCrumb(metrics, family, { metrics: s.metrics, family: s.family }),
+    crumb: predictCrumb(metrics, family, { metrics: s.whole.metrics, family: s.family }),
     method,
     oven: recipe.oven,
     cautions: cautionsFor({
@@ -252,7 +258,7 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   recipe.parts.forEach((p) => (p.lines = []))
   const groups = new Map(finishes.map((f) => [f.batch, { part: f.part, ...groupOf(f.draft, f.problem, f.rounded) }]))
   const places = new Map(s.places.map((p) => [p.key, p]))
-  const groupFor = (place: Place) => (place.inBatter ? batter : groups.get(place.batch))
+  const groupFor = (place: Place) => (place.main ? batter : groups.get(place.batch))
   const name = (id: string) => nameOf(need(id), ask.region)
 
   /** What comes in stands where that stood which it replaces; `null` for the rest. */
@@ -326,7 +332,7 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
       }
     }),
   )
-  placeAdded(batter, s.places.find((p) => p.inBatter)?.part ?? 0, null)
+  placeAdded(batter, s.places.find((p) => p.main)?.part ?? 0, null)
   for (const group of groups.values()) placeAdded(group, group.part, null)
   return { lines, recipe }
 }

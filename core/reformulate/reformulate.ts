@@ -162,7 +162,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   }
   const judged = step.value
   spread(solved, 'cost', (s) => mainSetOf(s.combination))
-  const finishes = finisher(situation, rules, limits, ask)
+  const finishes = finisher(situation, { rules, limits, ask, eggsGo, family })
   const seen = new Set<string>()
   const options: (Option & { mainSet: string })[] = []
   for (const s of solved) {
@@ -173,7 +173,9 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     seen.add(key)
     const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
     const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family)
-    const option = assemble(situation, { ...s, rounded, finishes: finishes(s.combination), cost }, ask)
+    const finished = finishes(s.combination)
+    if (!finished) continue
+    const option = assemble(situation, { ...s, rounded, finishes: finished, cost }, ask)
     if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id)))
       options.push({ ...option, mainSet: mainSetOf(s.combination) })
     stopped ||= yield { tried: judged, options: [...options].sort((a, b) => a.score - b.score).map(withoutMainSet) }
@@ -321,7 +323,7 @@ function whyNone(request: ReformulateRequest): { code: string; message: string }
 /** A recipe that already does what is asked comes back whole. */
 function keepAll(s: Situation, ask: Ask): Option {
   const variables: Draft['variables'] = s.places
-    .filter((p) => p.inBatter)
+    .filter((p) => p.main)
     .map((p) => ({
       key: p.key,
       ingredient: p.ingredient,

@@ -1,5 +1,5 @@
 import { familiesOf, isCakeLike, mainMix, type Mix } from '../balance/balance'
-import { besideTheBatter, mainParts } from '../balance/batter'
+import { battersOf, besideTheBatter } from '../balance/batter'
 import type { CakeFamily, Family } from '../balance/families'
 import { methodSigns, type MethodSigns } from '../balance/method'
 import { metricsOf, type Metrics } from '../balance/metrics'
@@ -15,8 +15,10 @@ export interface Place {
   line: Line
   ingredient: Ingredient
   grams: number
-  /** Part of the batter that the programme balances; lines of fillings and frostings are not. */
+  /** Part of a batter; lines of fillings and frostings are not. */
   inBatter: boolean
+  /** Of the batter that is solved first; a second batter is solved in itself, like a filling. */
+  main: boolean
   /** What is mixed together: the part, or what of a batter's list goes beside the batter. */
   batch: string
 }
@@ -26,9 +28,12 @@ export interface Situation {
   recipe: Recipe
   signs: MethodSigns
   places: Place[]
+  /** The batter that is solved first. */
   mix: Mix
   family: Family
   metrics: Metrics
+  /** All batters together, as the baker sees the cake. */
+  whole: { mix: Mix; metrics: Metrics }
   /** Lift by the sea, where recipes are written. */
   seaLift: number | undefined
   /** Shell-free egg in the batter, g; dried egg counted as made up with water. */
@@ -38,17 +43,29 @@ export interface Situation {
 /** Dried egg takes three parts water to be egg again (packet directions). */
 const DRIED_EGG_MADE_UP = 4
 
+/** Shell-free egg of some lines, g; dried egg counted as made up with water. */
+export const eggGramsOf = (places: readonly Place[]): number =>
+  places
+    .filter((p) => p.ingredient.kind === 'egg')
+    .reduce((sum, p) => sum + p.grams * (/dried/.test(p.ingredient.id) ? DRIED_EGG_MADE_UP : 1), 0)
+
+const gramsOf = (recipe: Recipe, parts: readonly number[]): number =>
+  parts.reduce((sum, p) => sum + recipe.parts[p]!.lines.reduce((g, l) => g + l.grams.best, 0), 0)
+
 export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0): Situation {
   const signs = methodSigns(recipe)
   const batter = isCakeLike(recipe)
-  const main = new Set(mainParts(recipe))
+  const batters = battersOf(recipe).sort((a, b) => gramsOf(recipe, b) - gramsOf(recipe, a))
+  const all = new Set(batters.flat())
+  const first = new Set(batters[0])
   const beside = besideTheBatter(recipe)
   const places: Place[] = []
   recipe.parts.forEach((part, p) =>
     part.lines.forEach((line, index) => {
       const ingredient = ingredientOf(line.ingredient)
       const key = `${p}:${index}`
-      const inBatter = main.has(p) && !beside.has(key)
+      const inBatter = all.has(p) && !beside.has(key)
+      const main = inBatter && first.has(p)
       if (ingredient)
         places.push({
           key,
@@ -58,17 +75,18 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0
           ingredient,
           grams: line.grams.best,
           inBatter,
+          main,
           batch: beside.has(key) ? `${p} beside` : `${p}`,
         })
     }),
   )
-  const mix = mainMix(recipe, signs)
+  const together = mainMix(recipe, signs)
+  const mix = batters.length > 1 ? mainMix(recipe, signs, batters[0]) : together
   const family: Family = (batter && asFamily) || familiesOf(recipe, mix, signs).family
-  const eggGrams = places
-    .filter((p) => p.inBatter && p.ingredient.kind === 'egg')
-    .reduce((sum, p) => sum + p.grams * (/dried/.test(p.ingredient.id) ? DRIED_EGG_MADE_UP : 1), 0)
+  const eggGrams = eggGramsOf(places.filter((p) => p.main))
   const metrics = metricsOf(mix.mass, family, altitudeM)
-  return { recipe, signs, places, mix, family, metrics, seaLift: metricsOf(mix.mass, family).lift, eggGrams }
+  const whole = { mix: together, metrics: metricsOf(together.mass, family, altitudeM) }
+  return { recipe, signs, places, mix, family, metrics, whole, seaLift: metricsOf(mix.mass, family).lift, eggGrams }
 }
 
 /** The family that a batter belongs to once its eggs are gone. */

@@ -167,7 +167,7 @@ export function draft(
       : combination.standIns.get(place.ingredient.id)
   const leaving: Place[] = []
   for (const place of situation.places) {
-    if (!place.inBatter) continue
+    if (!place.main) continue
     const standIn = standInFor(place)
     const goes = (eggsGo && place.ingredient.kind === 'egg') || standIn !== undefined
     if (goes) {

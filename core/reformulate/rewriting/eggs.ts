@@ -5,7 +5,7 @@ import { ingredientOf, need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'
 import { isDry } from '../spoken'
 import { drop, inList, removeClause, retell } from './edit'
-import { isEgg, key, WHIPS, type Sheet, type Work } from './sheet'
+import { isEgg, WHIPS, type Sheet, type Work } from './sheet'
 
 /** A foam takes the place of whipped eggs where they were whipped; else it is folded in last. */
 export function placeFoam(sheet: Sheet) {
@@ -14,7 +14,7 @@ export function placeFoam(sheet: Sheet) {
   if (sheet.whipped()) sheet.prepared.splice(0, sheet.prepared.length, ...sheet.prepared.filter((p) => p.of !== egg.id))
   else {
     for (const part of sheet.batterParts) eggNames(sheet, part)
-    for (const part of sheet.batterParts) sheet.eggPlaced.add(part)
+    for (const part of sheet.batterParts) sheet.placeEgg(part)
     for (const p of sheet.prepared) if (p.of === egg.id && p.at === 'before-mixing') p.at = 'last'
   }
 }
@@ -42,7 +42,7 @@ export function retellFoams(sheet: Sheet, work: Work): void {
       if (!wet.length && !names.length) removeClause(work, n, 'There is no foam to build.')
       else if (!wet.length) retell(work, c, `stir in ${joined(names)}`)
       else {
-        sheet.eggPlaced.add(part)
+        sheet.placeEgg(part)
         sheet.stands.set(part, `${wet[0]!.replace(/ mixture$/, '')} mixture`)
         retell(work, c, `whisk the ${joined(wet)}${names.length ? ` with ${joined(names)}` : ''} until smooth`)
       }
@@ -71,7 +71,7 @@ function eggNames(sheet: Sheet, part: number): string[] {
     names.push(school.foams ? sheet.name(sheet.carrier(school.brings[0]?.any) ?? 'aquafaba') : sheet.called)
     for (const b of school.brings)
       for (const id of [...b.any, ...(b.with ?? []).flatMap((x) => x.any)])
-        if (sheet.added(part).some((l) => l.ingredient === id)) sheet.said.add(key(part, id))
+        if (sheet.added(part).some((l) => l.ingredient === id)) sheet.say({ partIndex: part, ingredient: id })
   }
   for (const l of [...by, ...looseLiquids(sheet, part)]) {
     if (sheet.isSaid(l) || (school && isDry(l.ingredient)) || isDry(l.ingredient)) continue
@@ -140,7 +140,7 @@ export function eggMention(
   const beaten = /^,?\s*(?:lightly )?(?:beaten|whisked|separated)\b/i.exec(work.text.slice(np.to))
   const to = np.to + (manner?.[0].length ?? beaten?.[0].length ?? 0)
   if (names.length) {
-    sheet.eggPlaced.add(found.part)
+    sheet.placeEgg(found.part)
     const pour = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
     work.edits.push(...inList(work, np.from, to, [`the ${names[0]!}`, ...names.slice(1)], pour))
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)

@@ -49,7 +49,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
     if (
       clause &&
       found.thing &&
-      clause.things.filter((x) => isLine(x) && x.span[0] === found.thing!.span[0]).length > 1 &&
+      new Set(clause.things.flatMap((x) => (isLine(x) && x.span[0] === found.thing!.span[0] ? [x.ingredient] : []))).size > 1 &&
       !isEgg(found.ingredient)
     ) {
       for (const x of clause.things)

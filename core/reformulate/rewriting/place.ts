@@ -116,7 +116,7 @@ function listOf(sheet: Sheet, part: number, kinds: ReadonlySet<string>, acts = M
   for (let work = 0; work < sheet.works.length; work++)
     for (let clause = 0; clause < sheet.works[work]!.clauses.length; clause++) {
       const c = sheet.works[work]!.clauses[clause]!
-      if (!acts.has(c.act) || c.part !== part) continue
+      if (!acts.has(c.act) || (c.part !== part && !c.things.some((t) => isLine(t) && t.part === part))) continue
       if (tin && !before({ work, clause }, tin)) return undefined
       const thing = c.things.find(
         (t): t is LineThing =>

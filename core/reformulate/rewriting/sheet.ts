@@ -113,6 +113,8 @@ export class Sheet {
   readonly called: string
   readonly prepared: Prepared[] = []
   readonly batterParts: Set<number>
+  /** One sentence tells several batters at once. */
+  private readonly twinned: boolean
   /** Whether the batter rests, and whether its soda goes in only then. */
   resting: 'plain' | 'soda-late' | 'no' = 'no'
 
@@ -125,6 +127,14 @@ export class Sheet {
     if (!this.batterParts.size) this.batterParts.add(0)
     for (const l of r.lines) this.takeLine(l)
     this.called = r.egg ? this.fill(r.egg.calledInMethod).replace(/^the /, '') : ''
+    this.twinned = model.steps.some((step) =>
+      step.clauses.some((c) =>
+        c.things.some(
+          (x) =>
+            isLine(x) && c.things.some((y) => isLine(y) && y.part !== x.part && y.span[0] === x.span[0] && y.ingredient === x.ingredient),
+        ),
+      ),
+    )
     this.works = model.steps.map((s) => ({
       text: s.text,
       scan: scan(s.text, r.region),
@@ -182,7 +192,14 @@ export class Sheet {
   }
 
   say(l: { partIndex: number; ingredient: string }) {
-    this.said.add(key(l.partIndex, l.ingredient))
+    // "For each batter …": what is said of one is said of all.
+    const parts = this.twinned && this.batterParts.has(l.partIndex) ? this.batterParts : [l.partIndex]
+    for (const part of parts) this.said.add(key(part, l.ingredient))
+  }
+
+  /** What stands for the eggs of a part is in its bowl; of twins, in all bowls. */
+  placeEgg(part: number) {
+    for (const p of this.twinned && this.batterParts.has(part) ? this.batterParts : [part]) this.eggPlaced.add(p)
   }
 
   fill(text: string): string {
