@@ -284,7 +284,7 @@ class Planner {
       {
         id: this.id(name),
         // "50-55 mins" alone does not say of what.
-        label: /\b(?:bak|oven|cook|steam)/i.test(task.label) ? task.label : `Bake: ${task.label}`,
+        label: bakeLabel(task),
         minutes: { low: Math.round(minutes.low), best: Math.round(minutes.best), high: Math.round(minutes.high) },
         handsOn: false,
         needs: ['oven', ...(options.tins ?? []).map((t) => `tin:${t}`)],
@@ -467,3 +467,19 @@ const tidy = (text: string): string =>
       .replace(/ in (?:a |the |your )?(?:pre-?heated|hot) oven(?= )/i, '')
       .replace(/\s*\bpre-?heated\b/gi, ''),
   )
+
+/** A bake in its own words; one told in stages, or by its fire, in a line that says how long each takes. */
+function bakeLabel(task: Task): string {
+  const stages = task.clauses.filter((c) => c.act === 'bake' && c.minutes)
+  if (stages.length > 0 && /\bheat\b/i.test(task.label)) {
+    const heats = task.clauses.flatMap((c) => (c.oven?.[0] ? [c.oven[0].celsius] : []))
+    return `Bake ${stages
+      .map(({ minutes }, i) => {
+        const [low, high] = minutes!
+        const at = heats[stages.length === heats.length ? i : i - 1]
+        return `${low === high ? low : `${low} to ${high}`} minutes${at === undefined ? '' : ` at ${Math.round(at)} °C`}`
+      })
+      .join(', then ')}`
+  }
+  return /\b(?:bak|oven|cook|steam)/i.test(task.label) ? task.label : `Bake: ${task.label}`
+}
