@@ -61,7 +61,7 @@ export function dosesOf(part: Part, signs: MethodSigns, without: (index: number)
 }
 
 export function kindsOf(doses: readonly Dose[]): Kinds {
-  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0 }
+  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0, coconut: 0 }
   for (const { ingredient: id, grams } of doses) {
     const i = ingredientOf(id)
     if (!i) continue
@@ -76,6 +76,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
     if (/^(?:pastry-case|puff-pastry|filo-pastry|biscuit-crumbs)$/.test(id)) kinds.pastry += grams
+    if (id === 'flour-coconut') kinds.coconut += grams * (i.flourShare ?? 1)
     if (i.contains?.includes('egg')) kinds.eggy += grams
     if (/^semolina|^flour-cornmeal|^polenta/.test(id)) kinds.grits += grams
   }
@@ -169,6 +170,7 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0):
         metrics,
         family,
         members: asFamily ? [] : known.members,
+        unusual: !asFamily && known.unusual,
         signs,
         part: mix.name,
         ...sharesOf(mix),

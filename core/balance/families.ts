@@ -82,10 +82,10 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       moisture: band(1.45, 2.0),
-      sugarConcentration: band(43, 54),
+      sugarConcentration: band(43, 58),
       firmness: band(0.32, 0.48),
       // American pound cakes take as much sugar as flour by the cup: three of each to a pound of fat and six eggs.
-      sugarPct: band(75, 150),
+      sugarPct: band(75, 168),
       fatPct: band(70, 112),
       lift: band(0, 7),
       fluidity: band(1.3, 2.2),
@@ -100,12 +100,12 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       // Two and a half cups of flour to one and a quarter of milk, as American yellow cakes have it: 2.5.
-      moisture: band(1.55, 2.45),
-      sugarConcentration: band(41, 52),
-      firmness: band(0.34, 0.54),
-      sugarPct: band(80, 125),
-      fatPct: band(42, 98),
-      lift: band(7, 17),
+      moisture: band(1.25, 2.45),
+      sugarConcentration: band(33, 52),
+      firmness: band(0.33, 0.54),
+      sugarPct: band(60, 145),
+      fatPct: band(42, 99),
+      lift: band(4.5, 17),
       fluidity: band(1.4, 2.9),
       acidBalance: NEUTRAL,
       setting: band(1.9, 7),
@@ -137,10 +137,10 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     bands: {
       moisture: band(1.5, 3.1),
       // The high end is that of American courgette and pumpkin loaves.
-      sugarConcentration: band(39, 55),
-      firmness: band(0.27, 0.52),
+      sugarConcentration: band(32, 55),
+      firmness: band(0.27, 0.58),
       sugarPct: band(75, 190),
-      fatPct: band(32, 122),
+      fatPct: band(22, 122),
       lift: band(10, 32),
       fluidity: band(2.1, 6),
       acidBalance: NEUTRAL,
@@ -155,11 +155,11 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     bands: {
       // The low end is the German stirred cake: twice as much flour as butter, five eggs, half a cup of milk.
       moisture: band(1.35, 2.9),
-      sugarConcentration: band(27, 47),
-      firmness: band(0.38, 0.8),
-      sugarPct: band(40, 112),
-      fatPct: band(20, 70),
-      lift: band(9, 23),
+      sugarConcentration: band(22, 50),
+      firmness: band(0.38, 0.85),
+      sugarPct: band(35, 112),
+      fatPct: band(18, 70),
+      lift: band(9, 25),
       fluidity: band(1.35, 3.9),
       acidBalance: NEUTRAL,
       setting: band(1.4, 6),
@@ -172,12 +172,12 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       // Parkin and its kin hold a spoon of milk and as much syrup as flour: syrup keeps them soft, not water.
-      moisture: band(1.05, 2.5),
-      sugarConcentration: band(39, 59),
-      firmness: band(0.28, 0.54),
+      moisture: band(0.7, 2.6),
+      sugarConcentration: band(36, 63),
+      firmness: band(0.28, 0.95),
       sugarPct: band(75, 155),
-      fatPct: band(22, 65),
-      lift: band(11, 22),
+      fatPct: band(4, 65),
+      lift: band(4, 26),
       fluidity: band(1.8, 3.9),
       acidBalance: band(-3, 6.5),
       setting: band(1.2, 6),
@@ -206,11 +206,11 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'eggless cake, raised by leavener',
     basis: 'flour',
     bands: {
-      moisture: band(1.55, 3.0),
+      moisture: band(1.3, 3.0),
       sugarConcentration: band(30, 49),
-      firmness: band(0.3, 0.58),
+      firmness: band(0.3, 0.68),
       sugarPct: band(62, 118),
-      fatPct: band(26, 88),
+      fatPct: band(4, 90),
       lift: band(14, 28),
       // Condensed-milk sponges pour.
       fluidity: band(1.5, 4.8),
@@ -227,9 +227,9 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     bands: {
       moisture: band(1.5, 3.2),
       sugarConcentration: band(27, 46),
-      firmness: band(0.3, 0.56),
+      firmness: band(0.3, 0.64),
       // A third to half a cup of oil to a box is what their panels ask for.
-      fatPct: band(18, 98),
+      fatPct: band(5, 115),
       lift: band(10, 26),
       fluidity: band(1.7, 4.4),
       acidBalance: NEUTRAL,
@@ -246,8 +246,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       // ends those of egg-foam tortes.
       moisture: band(1.2, 4.2),
       // The low end is the cake of whole boiled oranges.
-      sugarConcentration: band(32, 55),
-      firmness: band(0.2, 0.66),
+      sugarConcentration: band(27, 58),
+      firmness: band(0.13, 0.66),
       sugarPct: band(60, 110),
       lift: band(0, 11),
       fluidity: band(1.7, 8),
@@ -268,7 +268,7 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
   cheesecake: {
     title: 'baked cheesecake',
     basis: 'batter',
-    bands: { sugarConcentration: band(20, 37), fatPer100: band(13, 31), waterPer100: band(42, 60), setting: band(1.5, 7) },
+    bands: { sugarConcentration: band(20, 37), fatPer100: band(6, 31), waterPer100: band(42, 66), setting: band(1.5, 7) },
     bakeLoss: 0.04,
     air: 'none',
   },
@@ -303,4 +303,18 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     bakeLoss: 0.08,
     air: 'none',
   },
+}
+
+/**
+ * Loaves, muffins and buns that their title calls so may be as lean and as little sweet as a bread: brack, malt loaf,
+ * corn bread, muffins sweetened by fruit. Under another title the same numbers are a cake with too much flour.
+ */
+export const BREADLIKE: FamilyModel['bands'] = {
+  ...FAMILIES.loaf.bands,
+  moisture: band(1.1, 2.9),
+  sugarConcentration: band(14, 54),
+  firmness: band(0.38, 1.05),
+  sugarPct: band(15, 112),
+  fatPct: band(2, 70),
+  lift: band(7, 30),
 }

@@ -97,10 +97,10 @@ const SALTY = 2.8
 const SALTY_BOX = 4.6
 /** Where there is no flour to go by: bread dough, the saltiest thing most bakers mix, holds 1.2 % of its weight. */
 const SALTY_PER_100 = 1.2
-const SOAP_CAUTION = 5.5
-const SOAP_FAULT = 8
+const SOAP_CAUTION = 7.8
+const SOAP_FAULT = 12
 /** Gas below which a cake without creamed or whipped air stays flat, mmol per 100 g flour. */
-const LEAST_GAS = 4
+const LEAST_GAS = 2
 
 /** A mix to be judged. */
 export interface Judged {
@@ -114,6 +114,8 @@ export interface Judged {
   /** Shares of its weight: purée, which carries water without thinning; whole pieces, which lie in it; grits on its flour. */
   puree?: number
   pieces?: number
+  /** It fits no kind of cake that the model knows. */
+  unusual?: boolean
   grits?: number
 }
 
@@ -121,9 +123,16 @@ export interface Judged {
 const GRITTY = 0.4
 /** A tray of crumbs, a bar or a base has no batter that could be too stiff. */
 const DENSE: readonly Family[] = ['pastry', 'flourless-chocolate', 'custard', 'cheesecake']
+/** Tolerances from which even what follows no band is out. */
+const FAR = 4
 /** Bars: this much sugar to little water is what makes them fudgy. */
 const isBar = (mass: Mass, m: Metrics): boolean =>
-  mass.sugar > 1.05 * mass.flour && mass.fat > 0.45 * mass.flour && (m.moisture ?? 9) < 1.75 && (liftOf(mass) ?? 0) < 12
+  mass.flour > 0.05 * mass.total &&
+  (m.sugarConcentration ?? 0) < 80 &&
+  mass.sugar > 0.9 * mass.flour &&
+  mass.fat > 0.45 * mass.flour &&
+  (m.moisture ?? 9) < 1.75 &&
+  (liftOf(mass) ?? 0) < 12
 
 /** Findings of one mix from its ratios, absolute rules and method. */
 export function findingsOf(mix: Judged): Finding[] {
@@ -147,12 +156,9 @@ export function findingsOf(mix: Judged): Finding[] {
     if (side === 'low' && gritty && (key === 'moisture' || key === 'fluidity')) continue
     if (side === 'high' && gritty && key === 'firmness') continue
     // Dense and sweet, with hardly any water: that is what a bar is.
-    if (
-      bar &&
-      (key === 'sugarConcentration' || (side === 'low' && key === 'moisture') || key === 'fluidity' || key === 'sugarPct') &&
-      severity !== 'fault'
-    )
-      severity = 'note'
+    if (bar && key !== 'lift' && key !== 'setting' && severity !== 'fault') severity = 'note'
+    // A mug of batter and a loaf of coconut flour follow no band: physics alone judges them.
+    if (mix.unusual && severity === 'caution' && judged.far < FAR) severity = 'note'
     if (signs.unbaked && key === 'setting') continue
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
     if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
@@ -162,6 +168,13 @@ export function findingsOf(mix: Judged): Finding[] {
     if (says) add(says[0], severity, key, says[1])
   }
   if (!isCake(family)) return found
+
+  // Gluten alone holds no more sugar than its own flour: without egg a crumb so sweet sets too late to stand.
+  if (
+    family === 'eggless-raised' &&
+    found.some((f) => f.metric === 'sugarConcentration' && f.code === 'over-sugared' && f.severity !== 'note')
+  )
+    add('weak-set', 'caution', 'setting', 'So much sugar and no egg: the crumb sets late, and little holds it when it does.')
 
   const acid = metrics.acidBalance ?? 0
   // Cocoa, molasses and spice hide alkali that a plain cake shows.

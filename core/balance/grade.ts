@@ -1,4 +1,4 @@
-import { FAMILIES, type Band, type Banded } from './families'
+import { BREADLIKE, FAMILIES, type Band, type Banded } from './families'
 import type { Fit } from './recognise'
 
 export type Severity = 'note' | 'caution' | 'fault'
@@ -61,12 +61,16 @@ export function severityOf(tolerances: number): Severity | undefined {
  * Grades a ratio against every family that fits.
  *
  * @param members families with their shares, the best first
- * @returns the grade and the side it is out on; `undefined` where most families are content
+ * @returns the grade, the side it is out on and by how many tolerances at most; `undefined` where most families are content
  */
-export function grade(value: number, key: Banded, members: readonly Fit[]): { severity: Severity; side: 'low' | 'high' } | undefined {
-  const out = members.map(({ family, fit }) => {
-    const band = FAMILIES[family].bands[key]
-    return { fit, band, far: band ? outside(value, band, key) : 0 }
+export function grade(
+  value: number,
+  key: Banded,
+  members: readonly Fit[],
+): { severity: Severity; side: 'low' | 'high'; far: number } | undefined {
+  const out = members.map((m) => {
+    const band = bandsOf(m)[key]
+    return { fit: m.fit, band, far: band ? outside(value, band, key) : 0 }
   })
   const side = Math.sign(out[0]?.far || out.find((o) => o.far)?.far || 0)
   if (!side) return undefined
@@ -78,13 +82,16 @@ export function grade(value: number, key: Banded, members: readonly Fit[]): { se
       (side > 0 ? slip?.high !== undefined && value >= slip.high * band.high : slip?.low !== undefined && value <= slip.low * band.low),
   )
   const where = side > 0 ? 'high' : 'low'
-  if (slipped) return { severity: 'fault', side: where }
-  if (agreeing(CAUTION_FROM) >= CAUTION_AGREES) return { severity: 'caution', side: where }
-  return agreeing(NOTE_FROM) >= NOTE_AGREES ? { severity: 'note', side: where } : undefined
+  const far = Math.max(...out.map((o) => Math.abs(o.far)))
+  if (slipped) return { severity: 'fault', side: where, far }
+  if (agreeing(CAUTION_FROM) >= CAUTION_AGREES) return { severity: 'caution', side: where, far }
+  return agreeing(NOTE_FROM) >= NOTE_AGREES ? { severity: 'note', side: where, far } : undefined
 }
+
+const bandsOf = (m: Fit) => (m.breadlike ? BREADLIKE : FAMILIES[m.family].bands)
 
 /** The range of a ratio that some family which fits is content with. */
 export function bandOf(key: Banded, members: readonly Fit[]): Band | undefined {
-  const bands = members.flatMap(({ family }) => FAMILIES[family].bands[key] ?? [])
+  const bands = members.flatMap((m) => bandsOf(m)[key] ?? [])
   return bands.length ? { low: Math.min(...bands.map((b) => b.low)), high: Math.max(...bands.map((b) => b.high)) } : undefined
 }

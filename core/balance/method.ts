@@ -25,6 +25,8 @@ export interface MethodSigns {
   rubbed: boolean
   crepe: boolean
   muffin: boolean
+  /** One portion in a mug, or cooked by microwave. */
+  mug: boolean
   /** It is rolled out before it bakes, as a dough is. */
   rolled: boolean
   /** Baked in a tray and cut up: a brownie, a blondie, a slice. */
@@ -107,6 +109,7 @@ export function methodSigns(recipe: Recipe): MethodSigns {
     citrus: /\b(?:lemon|lime|citrus|key lime)\b/i.test(title),
     rubbed: some((c) => c.act === 'rub-in'),
     crepe: some((c) => c.act === 'fry') || /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
+    mug: /\bmug\b|\bmicrowave\b/i.test(title),
     rolled: some((c) => c.act === 'roll') && !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
     bar:
       /\b(?:brownies?|blondies?|bars?|slices?|squares|flapjacks?|traybake)\b/i.test(title) ||

@@ -14,6 +14,8 @@ export interface Kinds {
   pastry: number
   /** Whatever holds egg, mayonnaise too. */
   eggy: number
+  /** Coconut flour. */
+  coconut: number
   /** Semolina and cornmeal, which drink slowly and stay grainy. */
   grits: number
 }
@@ -22,6 +24,8 @@ export interface Kinds {
 export interface Fit {
   family: CakeFamily
   fit: number
+  /** A loaf by name, which may be as lean as a bread. */
+  breadlike?: true
 }
 
 /** 0 at or below `from`, 1 at or above `to`, straight between; `from` may be the larger. */
@@ -33,6 +37,8 @@ const yes = (b: boolean, ifNot = 0): number => (b ? 1 : ifNot)
 const NAMED = 1.5
 /** A best fit below this is no kind of cake that the model knows: physics alone judges it. */
 const UNUSUAL = 0.2
+/** Coconut flour drinks four times its weight and binds nothing: with this share of it no band on flour means anything. */
+const COCONUT = 0.4
 /** Families that fit at least this share of the best are judged by too. */
 const PLAUSIBLE = 0.3
 
@@ -105,7 +111,9 @@ export function recognise(
       'pastry',
       Math.max(
         ramp(kinds.pastry / total, 0.2, 0.35),
-        yes(signs.rubbed) * ramp(wet, 1.25, 1) * ramp(kinds.grits / (mass.flour || 1), 0.6, 0.3),
+        yes(signs.rubbed) *
+          Math.max(ramp(wet, 1.25, 1), ramp(wet, 1.8, 1.5) * ramp(egg, 25, 12) * ramp(sugar, 60, 45)) *
+          ramp(kinds.grits / (mass.flour || 1), 0.6, 0.3),
         yes(signs.rolled) * ramp(wet, 1.3, 1.05),
       ),
     ],
@@ -172,7 +180,11 @@ export function recognise(
   return {
     family: best[0],
     confidence: Math.round(confidence * best[1] ** 0.3 * 100) / 100,
-    members: [...plausible].map(([family, fit]) => ({ family, fit: fit / sum })),
-    unusual: best[1] < UNUSUAL,
+    members: [...plausible].map(([family, fit]) => ({
+      family,
+      fit: fit / sum,
+      ...(family === 'loaf' && signs.muffin && { breadlike: true as const }),
+    })),
+    unusual: best[1] < UNUSUAL || signs.mug || kinds.coconut > COCONUT * mass.flour,
   }
 }
