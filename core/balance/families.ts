@@ -299,7 +299,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
   pastry: {
     title: 'pastry or rubbed-in dough',
     basis: 'flour',
-    bands: { setting: band(0.8, 9) },
+    // From shortbread without a drop to scones; fat up to three quarters of the flour, a spoon of powder to a cup.
+    bands: { moisture: band(0.1, 1.95), fatPct: band(0, 85), sugarPct: band(0, 110), lift: band(0, 26), setting: band(0.8, 9) },
     bakeLoss: 0.08,
     air: 'none',
   },

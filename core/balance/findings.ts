@@ -157,6 +157,8 @@ export function findingsOf(mix: Judged): Finding[] {
     if (side === 'high' && gritty && key === 'firmness') continue
     // Dense and sweet, with hardly any water: that is what a bar is.
     if (bar && key !== 'lift' && key !== 'setting' && severity !== 'fault') severity = 'note'
+    // Doughs and bought sheets take what is poured over them.
+    if (family === 'pastry' && severity === 'fault') severity = 'caution'
     // A mug of batter and a loaf of coconut flour follow no band: physics alone judges them.
     if (mix.unusual && severity === 'caution' && judged.far < FAR) severity = 'note'
     if (signs.unbaked && key === 'setting') continue

@@ -101,7 +101,8 @@ export function recognise(
     [
       'custard',
       Math.max(
-        not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45),
+        // What has leavener in it was meant to rise, however wet it is.
+        not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45) * ramp(gas * flourShare, 3.2, 1.8),
         // Porridges that set: cornmeal and rice puddings, more water than any crumb holds and nothing that lifts.
         yes(signs.cooked) * ramp((100 * mass.water) / total, 42, 48) * ramp(gas, 4, 1) * not(foamy) * not(thin) * ramp(egg, 60, 20),
       ),
