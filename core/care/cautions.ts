@@ -99,6 +99,13 @@ const TRIGGERS: Trigger[] = [
       has(c, (i) => /-butter$|tahini/.test(i.id) && Boolean(i.contains?.some((a) => ['tree-nut', 'peanut', 'sesame'].includes(a)))),
   },
   {
+    code: 'green-crumb',
+    text: 'Ground sunflower seed and soda may turn the crumb green within a day: it is harmless. A spoon of lemon juice holds it back.',
+    checkWith: 'nobody; it is only the colour',
+    when: (c) =>
+      has(c, (i) => /^flour-sunflower|^seed-butter/.test(i.id)) && has(c, (i) => i.id === 'baking-soda' || i.id === 'baking-powder'),
+  },
+  {
     code: 'whole-nuts',
     text: 'Whole nuts and hard pieces can choke small children: chop them.',
     checkWith: 'local advice for children under five',

@@ -37,7 +37,7 @@ import { tableFor, type Candidate, type Guests, type TableAnswer } from '../tabl
 import { boxesForTins, type BoxesForTins } from '../tin/boxes'
 import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
 import { trimmings, type Binder, type Dough, type Trimmings } from '../finish/trimmings'
-import { readMethod } from '../method/read'
+import { methodOf, readMethod } from '../method/read'
 import type { Method } from '../method/step'
 import type { BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
@@ -228,7 +228,10 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
     return { ingredients: searchPantry(request.query).map((i) => ingredientAnswer(i, request.region)) }
   },
 
-  reformulate: (raw, around) => ended(reformulateInSteps(raw, around)),
+  reformulate: (raw, around) => {
+    const found = ended(reformulateInSteps(raw, around))
+    return { ...found, options: found.options.map((o) => ({ ...o, model: methodOf(o.recipe) })) }
+  },
 
   line: (raw) => {
     const request = checked<{ text: string; region: Region }>('line', raw)

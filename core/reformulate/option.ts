@@ -1,3 +1,4 @@
+import type { Method } from '../method/step'
 import type { Allergen } from '../pantry/ingredient'
 import type { Band, Banded, Family } from '../balance/families'
 import type { Finding } from '../balance/findings'
@@ -41,6 +42,8 @@ export interface Option {
   findings: Finding[]
   crumb: CrumbClaim[]
   method: Step[]
+  /** The new method as the model reads it; only in whole answers of the verb. */
+  model?: Method
   oven: Oven[]
   cautions: Caution[]
   labels: { ingredient: string; message: string; for: string[] }[]
