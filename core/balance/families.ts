@@ -249,6 +249,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       sugarConcentration: band(27, 58),
       firmness: band(0.13, 0.66),
       sugarPct: band(60, 110),
+      // From egg-foam tortes with the fat of their nuts alone to equal weights of butter and almonds.
+      fatPct: band(30, 170),
       lift: band(0, 11),
       fluidity: band(1.7, 8),
       acidBalance: NEUTRAL,

@@ -14,6 +14,7 @@ const FIRES: [what: string, text: string, code: string][] = [
   ['much erythritol', 'Cake\nMakes: 8 slices\n200 g flour\n150 g erythritol\n200 g butter\n4 eggs\n2 tsp baking powder', 'sugar-alcohols'],
   ['bean-can liquid and legume allergies', `${base}\n100 g aquafaba`, 'legume-liquid'],
   ['nut butter', `${base}\n60 g almond butter`, 'flax-nuts'],
+  ['sunflower with a leavener', `${base}\n60 g ground sunflower seeds\n1 tsp baking soda`, 'green-crumb'],
   ['whole nuts and small children', `${base}\n100 g walnuts`, 'whole-nuts'],
   ['cream that must keep cold', `${base}\nFilling:\n300 ml double cream`, 'chilled-filling'],
   ['boiling sugar', `${base}\nMethod:\nBoil the sugar to soft ball.`, 'hot-sugar'],

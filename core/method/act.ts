@@ -608,6 +608,18 @@ const RULES: readonly Rule[] = [
   ['mix', (c) => /^(?:finish|end|start|begin)$/.test(c.verb) && c.ids.length > 0 && !c.baked && !c.filled],
   ['cut', (c) => c.verb === 'level' && c.baked],
   ['mix', (c) => c.cls === 'put' && c.ids.length > 0 && c.group],
+  // "Pour in the hot butter mixture": one mixture goes to another, into the bowl.
+  [
+    'mix',
+    (c) =>
+      /^(?:pour|add|tip|scrape)$/.test(c.verb) &&
+      !c.filled &&
+      !c.baked &&
+      says(
+        c,
+        /^(?:pour|add|tip|scrape) in (?:the )?(?:\w+ ){0,2}(?:butter|oil|milk|cream|egg|yolk|chocolate|wet|liquid|hot|warm|sugar|syrup) mixture\b/,
+      ),
+  ],
   // --- into the tin
   [
     'fill-tin',

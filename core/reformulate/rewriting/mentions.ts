@@ -77,6 +77,12 @@ function swapFor(
   const same = need(found.ingredient).kind
   const flour = same === 'flour' && by.every((b) => ['flour', 'starch', 'binder'].includes(need(b.ingredient).kind))
   const first = !by.every((b) => sheet.isSaid(b))
+  // What another word of this very clause brought is not brought twice.
+  const here = work.clauses.find((c) => work.scan.tokens[m.from]!.from >= c.span[0] && work.scan.tokens[m.from]!.from < c.span[1])
+  const twice = here
+    ? by.filter((b) => work.edits.some((e) => e.from >= here.span[0] && e.to <= here.span[1] && e.words.includes(sheet.name(b.ingredient))))
+    : []
+  if (twice.length && twice.length < by.length) by = by.filter((b) => !twice.includes(b))
   by.forEach((b) => sheet.say(b))
   const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
   // Flour for flour keeps its short name, once it was said what it is.

@@ -9,6 +9,7 @@ import { append, bracket } from './edit'
 import { takeSodaOut } from './schools'
 import {
   before,
+  isEgg,
   DRIES,
   DRY_ACTS,
   FATS,
@@ -37,11 +38,31 @@ function aside(work: Work, c: Clause, t: LineThing): boolean {
   )
 }
 
+/**
+ * It takes the place of something that the method never named: of a topping that is only sprinkled as "the topping", of
+ * "all ingredients". What went in without a word goes in without one.
+ */
+function inSilence(sheet: Sheet, l: OptionLine): boolean {
+  if (!l.replaces.length || l.replaces.some(isEgg)) return false
+  const clauses = sheet.works.flatMap((w) => w.clauses)
+  const named = clauses.some((c) => c.things.some((t) => isLine(t) && t.part === l.partIndex && l.replaces.includes(t.ingredient)))
+  if (named) return false
+  const all = sheet.works.some((w) =>
+    w.clauses.some(
+      (c) => c.part === l.partIndex && c.things.some((t) => isGroup(t) && t.group === 'all' && !COUNTED.test(w.text.slice(...t.span))),
+    ),
+  )
+  return all || !sheet.batterParts.has(l.partIndex)
+}
+/** "first six ingredients": a number of them, and not all. */
+const COUNTED = /\b(?:first|last|next|\d+|two|three|four|five|six|seven|eight)\b/i
+
 /** What is new and not said yet goes in where its kind goes in; then what schools prepare, wait for and test. */
 export function placeNew(sheet: Sheet) {
   for (const l of sheet.added()) {
     if (sheet.isSaid(l) || sheet.named(l)) continue
-    bring(sheet, l)
+    if (inSilence(sheet, l)) sheet.collected.add(l)
+    else bring(sheet, l)
   }
   if (sheet.resting === 'soda-late') takeSodaOut(sheet)
   const main = sheet.firstClauseOf((c) => sheet.batterParts.has(c.part) && !['heat-oven', 'ready-tin', 'other'].includes(c.act)) ?? {
@@ -99,7 +120,7 @@ export function bring(sheet: Sheet, l: OptionLine) {
     )
     return
   }
-  const tin = sheet.tinClause(l.partIndex)
+  const tin = foldBefore(sheet, l.partIndex) ?? sheet.tinClause(l.partIndex)
   const mixed = sheet.mixed(l.partIndex)
   const text = dry ? `Sift in the ${name}.` : `${need(l.ingredient).kind === 'nut' ? 'Fold' : 'Stir'} in the ${name}.`
   insert(
@@ -107,6 +128,29 @@ export function bring(sheet: Sheet, l: OptionLine) {
     tin ?? mixed ?? { work: sheet.works.length - 1, clause: -1 },
     { text, why: l.status === 'added' ? 'New in this mix.' : 'It still goes in.', role: 'add' },
     !tin,
+  )
+}
+
+/** A foam is folded in last: what else goes in goes in before it is whipped, or before it is folded where it stands first. */
+function foldBefore(sheet: Sheet, part: number): Place | undefined {
+  const ours = (c: Clause) => c.part === part || sheet.batterParts.has(part)
+  const place = (c: Clause, w: Work) => ({ work: sheet.works.indexOf(w), clause: w.clauses.indexOf(c) })
+  const foamed = sheet.firstClauseOf((c) => c.act === 'foam' && ours(c))
+  if (!foamed) return undefined
+  const whites = sheet.firstClauseOf(
+    (c, w) =>
+      c.act === 'foam' &&
+      before(foamed, place(c, w)) &&
+      c.things.some((t) => isLine(t) && (t.as === 'white' || /^egg-white|aquafaba/.test(t.ingredient))),
+  )
+  return (
+    whites ??
+    sheet.firstClauseOf(
+      (c, w) =>
+        c.act === 'fold' &&
+        before(foamed, place(c, w)) &&
+        (!c.things.length || c.things.some((t) => !isLine(t) || /^egg|aquafaba/.test(t.ingredient))),
+    )
   )
 }
 
