@@ -62,6 +62,7 @@ interface Outcome {
   to: number
   kitchen: string | null
   replaces: string[]
+  portions?: { replaces: string[]; grams: number }[]
   why: { code: string; message: string }[]
 }
 
@@ -80,6 +81,7 @@ const outcomesOf = (variables: Problem['variables'], rounded: Rounded): Outcome[
     to: rounded.grams[i]!,
     kitchen: rounded.texts[i]!,
     replaces: v.replaces,
+    ...(v.portions && v.from === 0 && { portions: v.portions }),
     why: v.why,
   }))
 
@@ -289,6 +291,7 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
         was: '',
         status: 'added',
         replaces: [...new Set(o.replaces)],
+        ...sharesOfLine(o, (grams) => kitchenOf(o.ingredient, grams, ask.measures, ask.region)),
         why: o.why,
       })
       recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, ask.region, { prep: null }))
@@ -335,6 +338,20 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   placeAdded(batter, s.places.find((p) => p.main)?.part ?? 0, null)
   for (const group of groups.values()) placeAdded(group, group.part, null)
   return { lines, recipe }
+}
+
+/** What of a line stands for what, where it stands for several things that went in apart. */
+function sharesOfLine(o: Outcome, kitchen: (grams: number) => string): Pick<OptionLine, 'shares'> {
+  const portions = (o.portions ?? []).filter((p) => p.grams > 0 && p.replaces.length)
+  const sum = portions.reduce((n, p) => n + p.grams, 0)
+  if (portions.length < 2 || !(sum > 0)) return {}
+  return {
+    shares: portions.map((p) => ({
+      replaces: [...new Set(p.replaces)],
+      grams: round1((p.grams / sum) * o.to),
+      kitchen: kitchen((p.grams / sum) * o.to),
+    })),
+  }
 }
 
 const round1 = (grams: number): number => Math.round(grams * 10) / 10

@@ -24,6 +24,8 @@ export interface OptionLine {
   was: string
   status: 'kept' | 'changed' | 'removed' | 'added'
   replaces: string[]
+  /** Of a line that stands for several at once: how much for which. */
+  shares?: { replaces: string[]; grams: number; kitchen: string }[]
   why: { code: string; message: string }[]
 }
 

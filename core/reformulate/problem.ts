@@ -25,6 +25,8 @@ export interface Variable {
   fixed: boolean
   /** What it takes the place of. */
   replaces: string[]
+  /** Where several things are replaced by the same one: how much was brought for which, g. */
+  portions?: { replaces: string[]; grams: number }[]
   why: { code: string; message: string }[]
 }
 

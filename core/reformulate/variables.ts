@@ -152,6 +152,10 @@ export function draft(
       has.low = has.low + low
       has.high = Math.max(has.high, has.from) + high
       has.give = Math.max(has.give, give)
+      has.portions = [
+        ...(has.portions ?? (has.from > 0 ? [] : [{ replaces: [...has.replaces], grams: has.start - start }])),
+        { replaces, grams: start },
+      ]
       has.replaces.push(...replaces)
       has.why.push(...why)
       return has

@@ -44,7 +44,11 @@ export function retellFoams(sheet: Sheet, work: Work): void {
       else {
         sheet.placeEgg(part)
         sheet.stands.set(part, `${wet[0]!.replace(/ mixture$/, '')} mixture`)
-        retell(work, c, `whisk the ${joined(wet)}${names.length ? ` with ${joined(names)}` : ''} until smooth`)
+        retell(
+          work,
+          c,
+          `whisk ${joined([withArticle(wet[0]!), ...wet.slice(1)])}${names.length ? ` with ${joined(names)}` : ''} until smooth`,
+        )
       }
     }
   })
@@ -68,7 +72,14 @@ function eggNames(sheet: Sheet, part: number): string[] {
   const names: string[] = []
   const school = sheet.batterParts.has(part) ? sheet.r.egg : undefined
   if (school) {
-    names.push(school.foams ? sheet.name(sheet.carrier(school.brings[0]?.any) ?? 'aquafaba') : sheet.called)
+    const shared = by.find((l) => l.shares && school.brings[0]?.any.includes(l.ingredient))
+    names.push(
+      shared
+        ? sheet.nameFor(shared, shared.replaces.find(isEgg)!)
+        : school.foams
+          ? sheet.name(sheet.carrier(school.brings[0]?.any) ?? 'aquafaba')
+          : sheet.called,
+    )
     for (const b of school.brings)
       for (const id of [...b.any, ...(b.with ?? []).flatMap((x) => x.any)])
         if (sheet.added(part).some((l) => l.ingredient === id)) sheet.say({ partIndex: part, ingredient: id })
@@ -86,6 +97,9 @@ function eggNames(sheet: Sheet, part: number): string[] {
       }
   return names
 }
+
+/** "the soy yogurt", but "60 g of the soy yogurt". */
+const withArticle = (name: string): string => (/^[\d¼½¾⅓⅔⅛⅜⅝⅞]/.test(name) ? name : `the ${name}`)
 
 /** A thin liquid splits creamed butter: it goes in by turns with the flour. */
 function inTurns(sheet: Sheet): boolean {
@@ -142,7 +156,7 @@ export function eggMention(
   if (names.length) {
     sheet.placeEgg(found.part)
     const pour = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
-    work.edits.push(...inList(work, np.from, to, [`the ${names[0]!}`, ...names.slice(1)], pour))
+    work.edits.push(...inList(work, np.from, to, [withArticle(names[0]!), ...names.slice(1)], pour))
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)
     return
   }

@@ -87,7 +87,10 @@ function swapFor(
   const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
   // Flour for flour keeps its short name, once it was said what it is.
   const own = work.text.slice(work.scan.tokens[m.from]!.from, work.scan.tokens[m.to - 1]!.to)
-  const names = flour && short && !first ? ['flour'] : by.map((b) => asWritten(sheet, b.ingredient, found.ingredient, own))
+  const names =
+    flour && short && !first
+      ? ['flour']
+      : by.map((b) => shareWritten(sheet, b, found.ingredient, work, m) ?? asWritten(sheet, b.ingredient, found.ingredient, own))
   // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
   const amount =
     np.amount && first && np.whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
@@ -106,6 +109,14 @@ function swapFor(
     )
   }
   work.why.add(`${capital(joined(by.map((b) => sheet.name(b.ingredient))))} in place of ${sheet.name(found.ingredient)}.`)
+}
+
+/** What of a shared line goes in here; "the" before it where the sentence has none. */
+function shareWritten(sheet: Sheet, b: OptionLine, id: string, work: Work, m: Mention): string | undefined {
+  if (!b.shares?.some((s) => s.replaces.includes(id))) return undefined
+  const words = sheet.nameFor(b, id)
+  const the = work.scan.tokens[m.from - 1]?.word === 'the'
+  return words.startsWith('rest') && !the ? `the ${words}` : words
 }
 
 /** The baker's own word where the new thing is of its kind: "gluten-free cookies", "soy yoghurt". */

@@ -112,6 +112,7 @@ export class Sheet {
   /** What the method calls that which stands for the eggs. */
   readonly called: string
   readonly prepared: Prepared[] = []
+  private readonly begun = new Set<OptionLine>()
   readonly batterParts: Set<number>
   /** One sentence tells several batters at once. */
   private readonly twinned: boolean
@@ -172,6 +173,19 @@ export class Sheet {
 
   name(id: string): string {
     return spoken(id, this.r.region)
+  }
+
+  /**
+   * The name of a new line where it takes the place of `id`; of one that stands for several things, the amount for this
+   * one where it is first spoken of, and then "the rest of".
+   */
+  nameFor(l: OptionLine, id: string): string {
+    const name = this.name(l.ingredient)
+    const share = l.shares?.find((s) => s.replaces.includes(id))
+    if (!share) return name
+    const begun = this.begun.has(l)
+    this.begun.add(l)
+    return begun ? `rest of the ${name}` : `${share.kitchen} of the ${name}`
   }
 
   added(part?: number): OptionLine[] {
