@@ -159,9 +159,12 @@ const NO_FOOD = new Set(
 )
 
 /** The longest name that ends at token `p`. */
+/** How a thing looks or tastes, and no food: "beat until creamy". */
+const LIKE_FOOD = new Set(['creamy', 'buttery', 'milky', 'sugary', 'floury', 'oily', 'eggy', 'nutty', 'fruity', 'watery'])
+
 function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: ReadonlySet<number>): Mention | undefined {
   const token = t[p]!
-  if (token.kind !== 'word' || skip.has(p) || NO_FOOD.has(t[p + 1]?.word ?? '')) return undefined
+  if (token.kind !== 'word' || skip.has(p) || NO_FOOD.has(t[p + 1]?.word ?? '') || LIKE_FOOD.has(token.word)) return undefined
   if (t[p - 1]?.word === 'to' && AFTER_TO.has(token.word)) return undefined
   const heads = headsOf(token, index)
   if (!heads) return undefined

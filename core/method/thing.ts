@@ -233,7 +233,7 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b/],
   [
     'all',
-    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b|\ball together\b|\b\w+ ingredients\b/,
+    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|\b\w+ ingredients\b/,
   ],
 ]
 

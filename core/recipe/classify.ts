@@ -110,6 +110,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [2.5, (f) => f.amountLast && f.names > 0 && f.words < 17],
     [3, (f) => f.amounts === 0 && f.names > 0 && f.words < 12 && f.vague],
     [2, (f) => f.amounts > 0 && !f.amountFirst && f.names > 0 && f.words < 12 && f.vague],
+    [6, (f) => f.purpose],
     [-4.5, (f) => f.definition],
     [-1.6, (f) => f.stop && f.words > 9 && !f.amountLast && !f.row.text.endsWith(')')],
     [1.2, (f) => f.amounts > 0 && f.names > 0],

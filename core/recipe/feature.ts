@@ -65,6 +65,8 @@ export interface Features {
   /** Verbs of the kitchen in it, nouns that are verbs too left out. */
   verbs: number
   verbFirst: boolean
+  /** "To fill: 100 g butter, 140 g icing sugar": what the things behind the colon are for. */
+  purpose: boolean
   amountFirst: boolean
   amountFirstBehindNumber: boolean
   amountLast: boolean
@@ -127,6 +129,7 @@ export function featuresOf(row: Row): Features {
     words: words.length,
     verbs: words.filter((w) => VERBS.has(w.word) && !WEAK_VERBS.has(w.word) && !/ly$/.test(w.word)).length,
     verbFirst: (VERBS.has(first) && !named) || (/ly$/.test(first) && VERBS.has(own[1]?.word ?? '')),
+    purpose: units.length > 0 && /^(?:to|for)\b[^:.,;]{2,28}[:–]\s*(?:about |ca )?[\d½¼¾⅓⅔a]/i.test(text) && words.length < 60,
     amountFirst: m !== undefined && m.from <= 1,
     amountFirstBehindNumber: (behind.measures[0]?.from ?? 9) <= 1,
     amountLast: s.measures.length > 0 && s.measures.at(-1)!.to >= s.tokens.length - 1 && !s.measures.at(-1)!.bare,

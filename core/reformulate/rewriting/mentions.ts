@@ -59,9 +59,11 @@ export function renameAll(sheet: Sheet, work: Work): void {
     }
     const limit = clause ? s.tokens.findIndex((x) => x.from >= clause.span[0]) : 0
     const verbAt = clause?.verb ? s.tokens.findIndex((x, i) => i >= limit && x.word === clause.verb) : -1
-    const np = phraseOf(s, m, Math.max(limit, verbAt + 1, 0))
+    // "Whip cream with sugar" names whipping cream, and whips it too: the verb stays.
+    const told = m.to - m.from > 1 && m.from === verbAt ? { ...m, from: m.from + 1 } : m
+    const np = phraseOf(s, told, Math.max(limit, verbAt + 1, 0))
     if (isEgg(found.ingredient)) eggMention(sheet, work, m, np, found, clause)
-    else if (fate.kind === 'swapped') swapFor(sheet, work, np, fate.by, found, m)
+    else if (fate.kind === 'swapped') swapFor(sheet, work, np, fate.by, found, told)
     else drop(sheet, work, np, clause, m, found.ingredient)
   }
 }
