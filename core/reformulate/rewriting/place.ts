@@ -9,7 +9,6 @@ import { append, bracket } from './edit'
 import { takeSodaOut } from './schools'
 import {
   before,
-  isEgg,
   DRIES,
   DRY_ACTS,
   FATS,
@@ -39,30 +38,32 @@ function aside(work: Work, c: Clause, t: LineThing): boolean {
 }
 
 /**
- * It takes the place of something that the method never named: of a topping that is only sprinkled as "the topping", of
- * "all ingredients". What went in without a word goes in without one.
+ * It takes the place of something that the method never named, in a part that is only spoken of as a whole ("sprinkle
+ * with half of the topping"): it is told beside that word.
+ *
+ * @returns whether it was told so
  */
-function inSilence(sheet: Sheet, l: OptionLine): boolean {
-  if (!l.replaces.length || l.replaces.some(isEgg)) return false
-  const clauses = sheet.works.flatMap((w) => w.clauses)
-  const named = clauses.some((c) => c.things.some((t) => isLine(t) && t.part === l.partIndex && l.replaces.includes(t.ingredient)))
-  if (named) return false
-  const all = sheet.works.some((w) =>
-    w.clauses.some(
-      (c) => c.part === l.partIndex && c.things.some((t) => isGroup(t) && t.group === 'all' && !COUNTED.test(w.text.slice(...t.span))),
-    ),
-  )
-  return all || !sheet.batterParts.has(l.partIndex)
+function besideItsPart(sheet: Sheet, l: OptionLine): boolean {
+  if (sheet.batterParts.has(l.partIndex) || !l.replaces.length) return false
+  const ours = (c: Clause) => c.things.some((t) => (isLine(t) && t.part === l.partIndex) || (isGroup(t) && c.part === l.partIndex))
+  if (sheet.works.some((w) => w.clauses.some(ours))) return false
+  const word = /([\p{L}]+)\W*$/u.exec(sheet.r.recipe.parts[l.partIndex]!.name)?.[1]
+  if (!word || word.length < 4) return false
+  for (const work of sheet.works) {
+    const m = new RegExp(`\\b${word}\\b`, 'i').exec(work.text)
+    if (!m) continue
+    bracket(work, m.index + m[0].length, sheet.name(l.ingredient))
+    sheet.say(l)
+    return true
+  }
+  return false
 }
-/** "first six ingredients": a number of them, and not all. */
-const COUNTED = /\b(?:first|last|next|\d+|two|three|four|five|six|seven|eight)\b/i
 
 /** What is new and not said yet goes in where its kind goes in; then what schools prepare, wait for and test. */
 export function placeNew(sheet: Sheet) {
   for (const l of sheet.added()) {
     if (sheet.isSaid(l) || sheet.named(l)) continue
-    if (inSilence(sheet, l)) sheet.collected.add(l)
-    else bring(sheet, l)
+    if (!besideItsPart(sheet, l)) bring(sheet, l)
   }
   if (sheet.resting === 'soda-late') takeSodaOut(sheet)
   const main = sheet.firstClauseOf((c) => sheet.batterParts.has(c.part) && !['heat-oven', 'ready-tin', 'other'].includes(c.act)) ?? {
