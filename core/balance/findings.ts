@@ -121,8 +121,8 @@ export interface Judged {
 
 /** Batters of semolina and cornmeal drink before and while they bake, and are soaked after. */
 const GRITTY = 0.4
-/** A tray of crumbs, a bar or a base has no batter that could be too stiff. */
-const DENSE: readonly Family[] = ['pastry', 'flourless-chocolate', 'custard', 'cheesecake']
+/** Kinds that nothing needs to raise. */
+const FLAT: readonly Family[] = ['crepe', 'pastry', 'flourless-chocolate', 'custard', 'cheesecake']
 /** Tolerances from which even what follows no band is out. */
 const FAR = 4
 /** Bars: this much sugar to little water is what makes them fudgy. */
@@ -218,7 +218,7 @@ export function findingsOf(mix: Judged): Finding[] {
     (model.air === 'creamed' && (creamed || signs.silent) && mass.plasticFat > 0.25 * mass.flour) ||
     (signs.whipped && mass.egg > 0.5 * mass.flour) ||
     creamed
-  const needsAir = !['crepe', 'pastry', ...DENSE].includes(family) && !bar
+  const needsAir = !FLAT.includes(family) && !bar
   if (needsAir && gas < LEAST_GAS && !carried)
     // Small almond cakes are meant to be dense.
     add(
