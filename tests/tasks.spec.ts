@@ -125,7 +125,7 @@ test('By keys alone: a line corrected, one added, moved up, an icing parted off,
   await expect(page.getByLabel('Line 1 of Icing')).toHaveValue('150 g icing sugar')
   await page.getByRole('button', { name: 'Done' }).focus()
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Sound as it is.').or(page.getByText(/./).first())).toBeVisible()
+  await expect(page.getByText('Sound as it is.')).toBeVisible()
   for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z')
   await expect(page.getByText('1 1/2 sticks')).toHaveCount(0)
   await expect(page.getByText(/200 g/).first()).toBeVisible()

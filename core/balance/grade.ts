@@ -35,7 +35,7 @@ const NOTE_AGREES = 0.5
 const SLIP: Partial<Record<Banded, { high?: number; low?: number }>> = {
   moisture: { high: 1.75, low: 0.5 },
   lift: { high: 2 },
-  sugarPct: { high: 2 },
+  sugarPct: { high: 1.55 },
   fatPct: { high: 2.1 },
   fluidity: { high: 2.6 },
   setting: { low: 0.35 },

@@ -173,7 +173,9 @@ function heatAt(t: readonly Token[], i: number): Heat | undefined {
     const mark = valueAt(t, j)
     return mark && mark.value <= 10 ? { kind: 'heat', value: mark.value, scale: 'gas', fan: false, from: i, to: mark.next } : undefined
   }
-  const amount = t[i]?.kind === 'number' ? spanAt(t, i) : undefined
+  // In words only where degrees are said: "a hundred and seventy degrees".
+  const said = t[i]?.kind === 'number' || t[i]?.kind === 'word' ? spanAt(t, i) : undefined
+  const amount = said && (t[i]!.kind === 'number' || DEGREES.has(t[said.next]?.word ?? '')) ? said : undefined
   if (!amount || amount.low < LEAST_HEAT) return undefined
   let j = amount.next
   let degrees = false

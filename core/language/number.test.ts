@@ -26,6 +26,8 @@ describe('numbers as bakers write them', () => {
     ['1 & ½', 1.5],
     ['one + a third', 4 / 3],
     ['twelve', 12],
+    ['a hundred and seventy-five', 175],
+    ['two hundred and fifty', 250],
   ])('reads %s as %d', (text, value) => {
     expect(numberOf(text)).toBeCloseTo(value, 6)
   })

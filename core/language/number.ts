@@ -60,6 +60,25 @@ function digitsAt(t: readonly Token[], i: number): Value {
   return { value: whole, next: i + 1 }
 }
 
+/** What may follow a hundred: "two hundred and fifty", "a hundred and seventy-five". */
+function hundredAt(t: readonly Token[], at: number, hundreds: number): Value {
+  let total = hundreds
+  let next = at
+  const j = t[next]?.word === 'and' ? next + 1 : next
+  const tens = NUMBER_WORDS[t[j]?.word ?? '']
+  if (tens !== undefined && tens >= 1) {
+    total += tens
+    next = j + 1
+    const k = isDash(t[next]) ? next + 1 : next
+    const ones = NUMBER_WORDS[t[k]?.word ?? '']
+    if (tens >= 20 && ones !== undefined && ones >= 1 && ones < 10) {
+      total += ones
+      next = k + 1
+    }
+  }
+  return { value: total, next }
+}
+
 function wordAt(t: readonly Token[], i: number): Value | undefined {
   const word = t[i]!.word
   const second = t[i + 1]?.word ?? ''
@@ -68,28 +87,13 @@ function wordAt(t: readonly Token[], i: number): Value | undefined {
   if (word === 'a' || word === 'an') {
     if (second in PART_WORDS && !second.endsWith('s')) return { value: PART_WORDS[second]!, next: i + 2 }
     if (second === 'dozen') return { value: 12, next: i + 2 }
+    if (second === 'hundred') return hundredAt(t, i + 2, 100)
     if (second === 'couple') return { value: 2, next: i + 2 }
     return { value: 1, next: i + 1, article: true }
   }
   const value = NUMBER_WORDS[word]
   if (value === undefined) return undefined
-  if (second === 'hundred' && value >= 1) {
-    // "two hundred and fifty"
-    let total = value * 100
-    let next = i + 2
-    const j = t[next]?.word === 'and' ? next + 1 : next
-    const tens = NUMBER_WORDS[t[j]?.word ?? '']
-    if (tens !== undefined && tens >= 1) {
-      total += tens
-      next = j + 1
-      const ones = NUMBER_WORDS[t[next]?.word ?? '']
-      if (tens >= 20 && ones !== undefined && ones >= 1 && ones < 10) {
-        total += ones
-        next++
-      }
-    }
-    return { value: total, next }
-  }
+  if (second === 'hundred' && value >= 1) return hundredAt(t, i + 2, value * 100)
   // "twenty five", "twenty-five"
   const j = isDash(t[i + 1]) ? i + 2 : i + 1
   const after = t[j]?.word ?? ''

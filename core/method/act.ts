@@ -86,6 +86,10 @@ const RULES: readonly Rule[] = [
     (c) =>
       c.verb === '' && c.hasHeat && c.ids.length === 0 && !c.filled && !c.baked && says(c, /\boven (?:at|to|on)\b/) && !says(c, /\bbak/),
   ],
+  [
+    'heat-oven',
+    (c) => c.places.has('oven') && c.ids.length === 0 && says(c, /\b(?:empty|dry) (?:[\w-]+ ){0,3}(?:skillet|pan|tin|dish|tray|stone)\b/),
+  ],
   // A pot on the fire as an oven, with its bed of salt.
   [
     'heat-oven',
@@ -341,11 +345,12 @@ const RULES: readonly Rule[] = [
   [
     'hollow',
     (c) =>
-      (c.cls === 'hollow' && (c.baked || !c.filled)) ||
+      (c.cls === 'hollow' && c.baked) ||
       (/^(?:scoop|cut|make|dig|remove|press|take)$/.test(c.verb) &&
         says(c, /\b(?:hollows?|wells?|centres?|centers?|cone|middle out|out of the middle|from the middle|cavity)\b/) &&
         (c.baked || says(c, /\bcup-?cakes?|each cake|muffins?\b/))),
   ],
+  ['bake', (c) => c.cls === 'hollow' && c.minutes >= 15],
   ['fill-tin', (c) => c.cls === 'hollow'],
   ['roll', (c) => c.cls === 'roll' && c.verb !== 'coat'],
   ['pipe', (c) => c.cls === 'pipe' || says(c, /\bpiping bag\b/)],

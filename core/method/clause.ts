@@ -58,7 +58,9 @@ const AUXILIARY = /^(?:is|are|was|were|be|been|being|gets?)$/
 function sharesAuxiliary(t: readonly Token[], i: number, start: number): boolean {
   let j = i - 1
   while (j >= start && ADVERBS.has(t[j]!.word)) j--
-  if (!/^(?:and|then)$/.test(t[j]?.word ?? '') || j < start) return false
+  if (j < start) return false
+  const listed = t[j]!.text === ',' && /^(?:together|with|in|into|to|over|out|on|onto|through|a|the)$/.test(t[i + 1]?.word ?? '')
+  if (!listed && !/^(?:and|then)$/.test(t[j]!.word)) return false
   for (j--; j > start && !/^[;:.]$/.test(t[j]!.text); j--) if (PARTICIPLES[t[j]!.word] && AUXILIARY.test(t[j - 1]!.word)) return true
   return false
 }
@@ -292,7 +294,9 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       if (ends) close(i)
       else if (plain) {
         close(i)
-        verbs.push({ at: i, verb: plain })
+        const begun = begunAt(t, i, plain)
+        verbs.push(begun ?? { at: i, verb: plain })
+        if (begun) i = begun.at
         continue
       } else if (
         verb &&
@@ -336,13 +340,20 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       behindPlace(t, i, start, verbs.length) ??
       behindFood(t, i, start, verbs.length, s.mentions) ??
       unknownVerb(t, i, start, to, s.mentions)
-    // "begin to whisk the whites": what is begun is meant.
-    const begun = verb !== undefined && /^(?:begin|start|continue)$/.test(verb) && t[i + 1]?.word === 'to' ? t[i + 2]?.word : undefined
-    if (verb) verbs.push(begun !== undefined && begun in VERB_CLASS ? { at: i + 2, verb: begun } : { at: i, verb })
-    if (begun !== undefined && begun in VERB_CLASS) i += 2
+    if (verb) {
+      const begun = begunAt(t, i, verb)
+      verbs.push(begun ?? { at: i, verb })
+      if (begun) i = begun.at
+    }
   }
   close(to)
   return assemblePieces(t, s.mentions, { from, start, to, sentence, masked, untils, conditions, verbs, dials: s.dials })
+}
+
+/** "begin to whisk the whites": what is begun is meant. */
+function begunAt(t: readonly Token[], i: number, verb: string): { at: number; verb: string } | undefined {
+  const next = t[i + 2]?.word ?? ''
+  return /^(?:begin|start|continue)$/.test(verb) && t[i + 1]?.word === 'to' && next in VERB_CLASS ? { at: i + 2, verb: next } : undefined
 }
 
 /** What has come about, rather than what is done. */
@@ -356,8 +367,11 @@ const NOUN_NOT = /^(?:without|no)$/
  */
 function plainVerb(t: readonly Token[], i: number, start: number, opened: number, mentions: readonly Mention[]): string | undefined {
   const x = t[i]!
+  let lead = opened - 1
+  while (lead > start && ADVERBS.has(t[lead]!.word)) lead--
   if (
     opened !== firstWord(t, start, opened) &&
+    t[lead]?.text !== ';' &&
     !/^(?:and|,|but)$/.test(t[opened - 1]?.word || t[opened - 1]?.text || '') &&
     t[opened - 1]?.word !== 'only'
   )

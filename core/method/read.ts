@@ -238,7 +238,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     // What greases a tin is not the butter of the batter.
     const kept = act === 'ready-tin' ? things.filter((x) => !('line' in x) || forTin(recipe, x)) : things
     for (const x of kept)
-      if ('line' in x)
+      if ('line' in x && !(HELD_BACK.test(p.verb) && x !== kept[0]))
         used.set(
           key(x.part, x.line),
           Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? (HELD_BACK.test(p.verb) ? SOME : 1)))),
@@ -250,7 +250,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       act,
       verb: p.verb,
       part,
-      things: withMade(d, span, kept, last),
+      things: impliedMade(d, withMade(d, span, kept, last), last),
       ...(time && { minutes: time }),
       ...(heats.length > 0 && {
         oven: heats.map((h) => ({
@@ -302,9 +302,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     if (act === 'fill-tin') filled.add(part)
     if (act === 'foam') foamed = true
     if (act === 'bake') foamed = false
-    if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold'].includes(act) && kept.length)
+    if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold', 'soften', 'strain', 'infuse'].includes(act) && kept.length)
       last = [d.step, steps[d.step]!.clauses.length - 1]
-    const goesIn = [...cues.ids.filter((id) => id !== ''), ...(act === 'mix' && clause.things.some((x) => 'made' in x) ? [MIXED] : [])]
+    // "Whisk again" is done with what is in the bowl; "fold this into …" brings another mixture.
+    const brought = clause.things.some((x) => 'made' in x && x.span[0] !== t[p.at]?.from)
+    const goesIn = [...cues.ids.filter((id) => id !== ''), ...(act === 'mix' && brought ? [MIXED] : [])]
     if (act === 'fill-tin' || act === 'bake' || act === 'fry') bowl.delete(part)
     else if (goesIn.length && act !== 'ready-tin')
       bowl.set(
@@ -393,6 +395,15 @@ function restThing(d: Draft, recipe: Recipe, used: ReadonlyMap<string, number>, 
     }
   }
   return undefined
+}
+
+/** "Whisk until lukewarm": what is worked on is what was put together last; it stands at the verb. */
+function impliedMade(d: Draft, things: Thing[], last: [number, number] | undefined): Thing[] {
+  const { at, verb } = d.piece
+  const cls = classOf(verb)
+  if (things.length || !last || at < 0 || (cls !== 'whip' && cls !== 'mix' && cls !== 'fold')) return things
+  const word = d.scan.tokens[at]!
+  return [{ span: [word.from, word.to], made: last }]
 }
 
 /** "Beat it with the sugar": what was made before is meant beside what is named. */

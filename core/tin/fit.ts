@@ -92,6 +92,9 @@ export function scaleBetween(from: readonly Tin[], to: readonly Tin[], rise: num
   return a && b ? b / a : undefined
 }
 
+/** Batter of one thin pancake: a pan of 22 cm takes a scant quarter cup, 57 ml, a film of 1.5 mm. */
+const SHEET_ML_PER_MM2 = 0.0015
+
 /**
  * Batter into tins: shared out by their floors or hollows, how deep it stands, how high it bakes, what goes wrong.
  *
@@ -117,7 +120,8 @@ export function fit(batter: Fitted, tins: readonly Tin[], scale: number): Fit {
   })
   const most = parts.reduce((sum, p) => sum + p.tin.count * mostMl(p.section, batter.rise), 0)
   const leftover = Math.max(0, ml - most)
-  const one = goodMl(parts[0]!.section, batter.rise)
+  const [first] = parts
+  const one = first!.tin.shape === 'crepe' ? areaAt(first!.section, 0) * SHEET_ML_PER_MM2 : goodMl(first!.section, batter.rise)
   return {
     scale: Math.round(scale * 1000) / 1000,
     fill,
