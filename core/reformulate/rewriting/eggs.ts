@@ -44,6 +44,7 @@ export function retellFoams(sheet: Sheet, work: Work): void {
       else {
         sheet.placeEgg(part)
         sheet.stands.set(part, `${wet[0]!.replace(/ mixture$/, '')} mixture`)
+        if (/\byolks?\b/i.test(work.text.slice(...c.span))) sheet.stoodForYolks.add(part)
         retell(
           work,
           c,
@@ -143,6 +144,16 @@ export function eggMention(
     return
   }
   const stands = sheet.stands.get(found.part)
+  if (
+    stands &&
+    clause?.act === 'fold' &&
+    m.words.at(-1) === 'white' &&
+    sheet.stoodForYolks.has(found.part) &&
+    /\binto (?:the )?(?:\w+ )?(?:batter|mixture|yolks?|rest)\b/i.test(work.text.slice(...clause.span))
+  ) {
+    removeClause(work, work.clauses.indexOf(clause), 'There is no foam to fold in.')
+    return
+  }
   if (stands && whites && (clause?.act === 'fold' || clause?.act === 'mix')) {
     work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: stands })
     return

@@ -107,6 +107,8 @@ export class Sheet {
   readonly collected = new Set<OptionLine>()
   /** What stands in a bowl of its own where a foam of eggs stood, by part. */
   readonly stands = new Map<number, string>()
+  /** Parts where that bowl held the yolks: it becomes the batter, and no foam of whites comes to it any more. */
+  readonly stoodForYolks = new Set<number>()
   /** New things that some sentence names by now. */
   readonly said = new Set<string>()
   /** What the method calls that which stands for the eggs. */
