@@ -1,5 +1,5 @@
 import { methodOf } from '../method/read'
-import { isGroup, isLine, type Act } from '../method/step'
+import { isGroup, isLine, type Act, type Method } from '../method/step'
 import type { Part, Recipe } from '../recipe/recipe'
 
 /** Acts by which a thing goes over, under or round a batter instead of into it. */
@@ -19,8 +19,20 @@ const MIXING: ReadonlySet<Act> = new Set(['mix', 'cream', 'foam', 'fold', 'rub-i
  * @returns keys `part:line`
  */
 export function besideTheBatter(recipe: Recipe): ReadonlySet<string> {
+  const method = methodOf(recipe)
+  const kept = known.get(method)
+  if (kept) return kept
+  const found = findBeside(recipe, method)
+  known.set(method, found)
+  return found
+}
+
+/** By reading: a recipe that changes is read anew. */
+const known = new WeakMap<Method, ReadonlySet<string>>()
+
+function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
   const out = new Set<string>()
-  const clauses = methodOf(recipe).steps.flatMap((s) => s.clauses)
+  const clauses = method.steps.flatMap((s) => s.clauses)
   recipe.parts.forEach((p, part) => {
     if (p.role !== 'batter') return
     const here = clauses

@@ -470,7 +470,20 @@ function thingsOf(
   return out
 }
 
-const readings = new WeakMap<Recipe, { key: string; method: Method }>()
+/** What a reading stands on: its words, and of each part what it is and what its lines say. */
+function groundsOf(recipe: Recipe): (string | number | null | undefined)[] {
+  const out: (string | number | null | undefined)[] = [recipe.region, ...recipe.method]
+  for (const p of recipe.parts) {
+    out.push(p.name, p.role)
+    for (const l of p.lines) out.push(l.ingredient, l.text, l.grams.best)
+  }
+  return out
+}
+
+const readings = new WeakMap<Recipe, { grounds: readonly unknown[]; method: Method }>()
+/** Requests bring the same recipe as another object each time: the last readings are kept by what they stand on too. */
+const recent = new Map<string, Method>()
+const MOST_RECENT = 64
 
 /**
  * The one reading of a recipe, kept with it until its words, lines or parts change.
@@ -478,14 +491,14 @@ const readings = new WeakMap<Recipe, { key: string; method: Method }>()
  * Its kitchen is the recipe's own; without one, a British one.
  */
 export function methodOf(recipe: Recipe): Method {
-  const key = [
-    recipe.region ?? '',
-    ...recipe.method,
-    ...recipe.parts.map((p) => `${p.name}|${p.role}|${p.lines.map((l) => `${l.ingredient ?? ''}~${l.text}~${l.grams.best}`).join('|')}`),
-  ].join('\n')
+  const grounds = groundsOf(recipe)
   const kept = readings.get(recipe)
-  if (kept?.key === key) return kept.method
-  const method = readMethod(recipe, recipe.region ?? 'uk')
-  readings.set(recipe, { key, method })
+  if (kept && kept.grounds.length === grounds.length && kept.grounds.every((x, i) => x === grounds[i])) return kept.method
+  const key = grounds.join('\u0001')
+  const method = recent.get(key) ?? readMethod(recipe, recipe.region ?? 'uk')
+  recent.delete(key)
+  recent.set(key, method)
+  if (recent.size > MOST_RECENT) recent.delete(recent.keys().next().value!)
+  readings.set(recipe, { grounds, method })
   return method
 }
