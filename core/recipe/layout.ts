@@ -114,6 +114,25 @@ function readTables(rows: readonly Row[]): Row[] {
   return out
 }
 
+/** What strings several things on one row, with room around it. */
+const STRUNG = /\s+(?:\/\/|\|\||·|•)\s+/
+/** "[dry] …": what the things of a row go under. */
+const LABELLED = /^\[([\p{L}][\p{L} ]{1,22})\]\s+(?=\S)/u
+
+/** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
+function unstrung(rows: readonly Row[]): Row[] {
+  return rows.flatMap((r) => {
+    const label = LABELLED.exec(r.text)
+    const pieces = r.text.slice(label?.[0].length ?? 0).split(STRUNG)
+    const whole = pieces.every((x) => {
+      const s = scan(x)
+      return s.measures.length > 0 && s.mentions.length > 0
+    })
+    if (!whole || (pieces.length < 2 && !label)) return [r]
+    return [...(label ? [row(`${label[1]}:`, r.source, r.gap)] : []), ...pieces.map((x, i) => row(x, r.source, i || label ? 0 : r.gap))]
+  })
+}
+
 /** Two columns that ran together: each half is a whole ingredient. */
 function splitColumns(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
@@ -203,5 +222,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unmarked(line).trim(), [at], gap))
     gap = 0
   }
-  return splitColumns(readTables(partHeads(joinAmounts(rows))))
+  return splitColumns(readTables(partHeads(unstrung(joinAmounts(rows)))))
 }

@@ -1,3 +1,5 @@
+import { readGiven } from './text'
+import { unknownLines } from './unknown'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TRUE_PAGES, type TrueLine, type TruePage } from '../fixtures/pages'
@@ -190,5 +192,21 @@ describe('what stands around a recipe', () => {
           .filter(Boolean),
       )
     }
+  })
+
+  it('a row that strings whole ingredients is as many rows, under its label', () => {
+    const { recipe } = readGiven(
+      'Tray cake\n[dry] plain flour 190 g // salt ¼ tsp\n[wet] 2 eggs // caster sugar 160 g // sunflower oil 110 ml',
+      'uk',
+    )
+    const ids = recipe.parts.flatMap((p) => p.lines.map((l) => l.ingredient))
+    expect(ids).toEqual(['flour-plain', 'salt', 'egg-whole', 'sugar-white', 'oil-vegetable'])
+  })
+
+  it('a food with an allergen that was lost from a row is never vouched for', () => {
+    const { recipe } = readGiven('Tray cake\n200 g sugar\n100 g plain flour', 'uk')
+    const line = recipe.parts[0]!.lines[0]!
+    line.text = '200 g sugar and 2 eggs'
+    expect(unknownLines(recipe).map((u) => u.text)).toEqual([line.text])
   })
 })
