@@ -269,7 +269,9 @@ export class Sheet {
 
   /** Where a part goes into its tin, or is used up: nothing comes in after it. */
   tinClause(part?: number): Place | undefined {
-    const ours = (c: Clause) => (part === undefined ? this.batterParts.has(c.part) : c.part === part)
+    // Fruit under a heading of its own is folded in, and the tin is then filled in its name.
+    const folded = (c: Clause) => c.act === 'fill-tin' && !c.things.some(isLine) && this.r.recipe.parts[c.part]?.role === 'filling'
+    const ours = (c: Clause) => (part === undefined ? this.batterParts.has(c.part) || folded(c) : c.part === part)
     const flour = this.lastFlour()
     const after = (at: Place) => !flour || before(flour, at)
     const mixed = part === undefined || this.batterParts.has(part)
