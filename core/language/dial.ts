@@ -108,6 +108,17 @@ const unitAfter = (t: readonly Token[], i: number): boolean => {
   return unit !== undefined && (unit.kind === 'mass' || (unit.kind === 'volume' && !['glass', 'mug'].includes(unit.id)))
 }
 
+/** "a (good) quarter of an hour", "three-quarters of an hour", "¾ of an hour". */
+function partOfAnHour(t: readonly Token[], i: number): Time | undefined {
+  const article = /^an?$/.test(t[i]?.word ?? '') ? 1 : 0
+  const at = i + article + (article && /^(?:good|full|bare|scant|short)$/.test(t[i + 1]?.word ?? '') ? 1 : 0)
+  const part = valueAt(t, at)
+  if (!part || !(part.value > 0 && part.value < 1) || t[part.next]?.word !== 'of') return undefined
+  if (!/^an?$/.test(t[part.next + 1]?.word ?? '') || !/^hours?$/.test(t[part.next + 2]?.word ?? '')) return undefined
+  const minutes = Math.round(part.value * 60)
+  return { kind: 'time', low: minutes, high: minutes, from: i, to: part.next + 3 }
+}
+
 /** "1 hour 20 minutes", "1¼ hours", "an hour and a half", "50 mins–1 hr", "1h20", "overnight". */
 function timeAt(t: readonly Token[], i: number): Time | undefined {
   if (t[i]?.word === 'overnight') return { kind: 'time', low: 480, high: 720, from: i, to: i + 1 }
@@ -117,6 +128,8 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
   let j: number
   if (t[i]?.word === 'half' && (t[i + 1]?.word === 'an' || t[i + 1]?.word === 'a') && t[i + 2]?.word.startsWith('hour'))
     return { kind: 'time', low: 30, high: 30, from: i, to: i + 3 }
+  const share = partOfAnHour(t, i)
+  if (share) return share
   const amount = spanAt(t, i)
   if (!amount) return undefined
   j = amount.next

@@ -354,7 +354,24 @@ const RULES: readonly Rule[] = [
   ['fill-tin', (c) => c.cls === 'hollow'],
   ['roll', (c) => c.cls === 'roll' && c.verb !== 'coat'],
   ['pipe', (c) => c.cls === 'pipe' || says(c, /\bpiping bag\b/)],
-  ['soften', (c) => c.verb === 'soak' && has(c, (id) => /gelatine|agar/.test(id))],
+  [
+    'soften',
+    (c) =>
+      has(c, (id) => /gelatine|agar/.test(id)) &&
+      (c.verb === 'soak' ||
+        (c.cls === 'scatter' && c.ids.every((id) => /gelatine|agar|water|juice|milk|cream/.test(id)) && says(c, /\b(?:over|on)\b/))),
+  ],
+  // "pour in the melted gelatine": into a bowl, however far the cake is.
+  [
+    'mix',
+    (c) =>
+      /^(?:pour|drizzle|trickle|stream|add)$/.test(c.verb) &&
+      c.ids.length > 0 &&
+      /^(?:foam|cream|mix|melt|simmer|fold)$/.test(c.before ?? '') &&
+      says(c, /^(?:and |then |gradually |slowly )*\w+ in (?!the (?:holes|hollows|centre|center|middle|tin|pan)|a (?:ring|line))/) &&
+      !c.places.has('cake') &&
+      !c.places.has('tin'),
+  ],
   ['soak', (c) => c.verb === 'dip' && !says(c, /\b(?:knife|spoon|blade|spatula|scoop|cutter|finger in)\b/)],
   ['soak', (c) => c.verb === 'soak' || c.verb === 'drench' || c.verb === 'imbibe' || c.verb === 'moisten' || c.verb === 'feed'],
   [
@@ -398,6 +415,7 @@ const RULES: readonly Rule[] = [
       (c.baked || says(c, /\b(?:turn out|rack)\b/)) &&
       !/^run$/.test(c.verb),
   ],
+  ['unmould', (c) => c.verb === '' && c.baked && says(c, /^(?:and |then )?out of (?:the|its|their) (?:tins?|pans?|mou?lds?)\b/)],
   ['cool', (c) => c.cls === 'cool'],
   [
     'cool',
@@ -450,6 +468,17 @@ const RULES: readonly Rule[] = [
         !flour(c) &&
         (c.baked || c.filled) &&
         says(c, /\b(?:over|on top|on it)\b(?! the (?:rest|whites|mixture|batter|foam|eggs))/)),
+  ],
+  // "sprinkle with cinnamon": what is already in the tin.
+  [
+    'decorate',
+    (c) =>
+      c.cls === 'scatter' &&
+      !c.baked &&
+      c.filled &&
+      has(c, () => true) &&
+      !has(c, (_, kind) => !/^(?:sugar|spice|flavour|nut|cocoa|finish)$/.test(kind)) &&
+      says(c, /^(?:and |then )?\w+ with\b/),
   ],
   ['fill-tin', (c) => c.cls === 'scatter' && !c.baked && (c.filled || TIN_TARGET.test(c.text)) && !says(c, /\b(?:towel|cloth)\b/)],
   [
@@ -625,6 +654,15 @@ const RULES: readonly Rule[] = [
         /^(?:pour|add|tip|scrape) in (?:the )?(?:\w+ ){0,2}(?:butter|oil|milk|cream|egg|yolk|chocolate|wet|liquid|hot|warm|sugar|syrup) mixture\b/,
       ),
   ],
+  // "Make three holes: put vinegar in one, vanilla in another"
+  [
+    'mix',
+    (c) =>
+      c.cls === 'put' &&
+      c.ids.length > 0 &&
+      !c.baked &&
+      says(c, /\bin(?:to)? (?:one|another|the (?:first|second|third|other|last))\b(?! (?:tin|pan|layer|half|bowl|batter))/),
+  ],
   // --- into the tin
   [
     'fill-tin',
@@ -700,6 +738,8 @@ const RULES: readonly Rule[] = [
         has(c, (id, kind) => kind === 'syrup' || /juice|spirit|coffee|syrup/.test(id)) ||
         says(c, /\bsyrup|juice|drizzle|rum|milk\b/)),
   ],
+  // "drizzle down the side of the bowl"
+  ['mix', (c) => (c.cls === 'soak' || c.cls === 'scatter') && !c.baked && c.places.has('bowl')],
   ['decorate', (c) => c.cls === 'soak'],
   ['spread', (c) => c.cls === 'spread' && !says(c, /\b(?:foil|film|lid|cling|cloth|paper)\b/)],
   ['decorate', (c) => c.cls === 'scatter'],

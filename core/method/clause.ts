@@ -85,8 +85,13 @@ function isVerb(
   if (passive && sharesAuxiliary(t, i, start)) return { verb: passive, gerund: false }
   if (token.word === 'in' && /^(?:go|goes)$/.test(t[i + 1]?.word ?? '') && atBoundary(t, i, start)) return { verb: 'add', gerund: false }
   if (/^(?:goes?|comes?)$/.test(token.word) && t[i + 1]?.word === 'in') return { verb: 'add', gerund: false }
+  if (/^gives?$/.test(token.word) && t[i + 1]?.word === 'in' && !/^(?:the|a) (?:tin|oven)/.test(`${t[i + 2]?.word} ${t[i + 3]?.word}`))
+    return { verb: 'add', gerund: false }
+  if (/^(?:goes|comes)$/.test(token.word) && /^(?:into|onto)$/.test(t[i + 1]?.word ?? '')) return { verb: 'put', gerund: false }
+  // "and straight into a lined tin": the verb that a terse baker leaves out.
+  if (token.word === 'into' && atBoundary(t, i, start) && goesInto(t, i, end)) return { verb: 'put', gerund: false }
   if (!base) return undefined
-  if (base.form === 'third') return undefined
+  if (base.form === 'third') return narrated(t, i, start) ? { verb: base.verb, gerund: false } : undefined
   if (!atBoundary(t, i, start)) {
     // "before turning out onto a rack" is a second thing to do.
     if (base.form === 'gerund' && t[i - 1]?.word === 'before' && /^(?:unmould|cut|spread|put|cool)$/.test(VERB_CLASS[base.verb]!))
@@ -114,6 +119,41 @@ function isVerb(
   if (NOUN_VERBS.has(token.word) && next && /^(?:of|is|are|has|was|will|should|can|on the|in the)$/.test(next.word)) return undefined
   return { verb: base.verb, gerund: false }
 }
+
+const VESSEL = /^(?:tins?|pans?|moulds?|molds?|trays?|dish|cases|form|oven)$/
+
+/** "into a lined tin", "into the oven": a place to bake follows, with no verb of its own. */
+function goesInto(t: readonly Token[], i: number, end: number): boolean {
+  for (let j = i + 1; j < Math.min(end, i + 6) && !isStop(t[j]!); j++) if (VESSEL.test(t[j]!.word)) return true
+  return false
+}
+
+const isThird = (word: string): boolean => baseOf(word)?.form === 'third' && PARTICIPLES[word] === undefined
+
+/**
+ * "One takes butter … and works them": a method that is told. Somebody does it, or what stands, cools, bakes or
+ * waits is the subject ("the second waits in the refrigerator", "where it remains one hour").
+ */
+function narrated(t: readonly Token[], i: number, start: number): boolean {
+  let j = i - 1
+  while (j >= start && ADVERBS.has(t[j]!.word) && !TELLER.test(t[j]!.word)) j--
+  if (j < start) return false
+  const told = (at: number) => TELLER.test(t[at - 1]?.word ?? '') && isThird(t[at]!.word)
+  if (TELLER.test(t[j]!.word)) return true
+  if (/^(?:and|then|,)$/.test(t[j]!.word || t[j]!.text)) {
+    for (let k = start + 1; k < j; k++) if (told(k)) return true
+    return false
+  }
+  const { verb } = baseOf(t[i]!.word)!
+  // "It keeps four days", "it freezes well" is said of it, not done.
+  if (!/^(?:wait|cool|chill|bake)$/.test(VERB_CLASS[verb] ?? '') || /^(?:keep|stay|hold|store)$/.test(verb)) return false
+  for (let k = j; k >= start && k > j - 4; k--) {
+    if (/^(?:the|it|this|each)$/.test(t[k]!.word)) return atBoundary(t, k, start) || t[k - 1]?.word === 'where'
+    if (t[k]!.kind !== 'word' || isStop(t[k]!)) return false
+  }
+  return false
+}
+const TELLER = /^(?:one|she|he)$/
 
 /** Of these the ones that are done with or until something: "cream with the sugar". */
 const WHIPPED = new Set(['cream', 'puree'])
@@ -265,6 +305,9 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
   const verbs: { at: number; verb: string }[] = []
   let mask: 'until' | 'if' | 'when' | 'not' | undefined
   let opened = start
+  /** Where a thought begins behind a semicolon, and how many verbs stand before it. */
+  let thought = start
+  let seen = 0
   const close = (end: number) => {
     if (mask === 'until') untils.push([opened, end])
     else if (mask) conditions.push([opened, end])
@@ -277,15 +320,26 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       continue
     }
     const boundary = isStop(x)
+    if (x.text === ';') {
+      thought = i + 1
+      seen = verbs.length
+    }
     if (mask) {
-      const verb = mask !== 'if' && i > opened + 1 ? isVerb(t, i, start, to, s.mentions) : undefined
+      // "and it leaves a trail" tells how it looks then.
+      const verb = mask !== 'if' && i > opened + 1 && !isThird(x.word) ? isVerb(t, i, start, to, s.mentions) : undefined
       const ends =
         (boundary &&
           ((mask === 'when' && x.text === ',' && (opened === firstWord(t, start, opened) || t[opened]!.word === 'as')) ||
             x.text === ';' ||
-            (mask === 'not' && (x.text === '.' || (x.text === ',' && NOUN_NOT.test(t[opened]!.word)))))) ||
+            (mask === 'not' &&
+            (x.text === '.' ||
+              (x.text === ':' && i > opened + 3) ||
+              // "warm, not hot, when …"
+              (x.text === ',' && t[opened]!.word === 'not' && t[opened - 1]?.text === ',' && i <= opened + 3) ||
+               (x.text === ',' && NOUN_NOT.test(t[opened]!.word)))))) ||
         // "without opening the door 6 minutes at 180 °C", "and finally the egg"
         (mask === 'not' && NOUN_NOT.test(t[opened]!.word) && x.kind === 'number' && i > opened + 2) ||
+        (mask === 'if' && /^(?:last|lastly|finally)$/.test(x.word) && JOINTS.has(t[i - 1]!.word)) ||
         (mask === 'when' && FOLLOWERS.test(x.word) && (isStop(t[i - 1]!) || JOINTS.has(t[i - 1]!.word)))
       // "until the sugar is dissolved" is how it looks then; "until fluffy and the yolks are worked in" goes on.
       const first = verb ? begins(t, s.mentions, i, opened) : i
@@ -327,6 +381,10 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
       i = meanwhile.at
       continue
     }
+    if (opens === 'when' && waitBehind(s, i, start, to)) {
+      verbs.push({ at: i, verb: 'leave' })
+      continue
+    }
     if (opens) {
       if (!(opens === 'when' && x.word === 'before' && isVerb(t, i + 1, start, to, s.mentions)?.gerund)) {
         mask = opens
@@ -337,8 +395,8 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
     }
     const verb =
       isVerb(t, i, start, to, s.mentions)?.verb ??
-      behindPlace(t, i, start, verbs.length) ??
-      behindFood(t, i, start, verbs.length, s.mentions) ??
+      behindPlace(t, i, thought, verbs.length - seen) ??
+      behindFood(t, i, thought, verbs.length - seen, s.mentions) ??
       unknownVerb(t, i, start, to, s.mentions)
     if (verb) {
       const begun = begunAt(t, i, verb)
@@ -347,6 +405,16 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
     }
   }
   close(to)
+  // "It wants to be warm when you stab it": where nothing else is done, that is.
+  if (!verbs.length)
+    for (const [a, b] of conditions) {
+      const at = a + 2
+      if (!/^(?:when|as|once)$/.test(t[a]!.word) || t[a + 1]?.word !== 'you' || at >= b || !(t[at]!.word in VERB_CLASS)) continue
+      verbs.push({ at, verb: t[at]!.word })
+      for (let j = at; j < b; j++) masked.delete(j)
+      conditions.splice(0)
+      break
+    }
   return assemblePieces(t, s.mentions, { from, start, to, sentence, masked, untils, conditions, verbs, dials: s.dials })
 }
 
@@ -355,6 +423,19 @@ function begunAt(t: readonly Token[], i: number, verb: string): { at: number; ve
   const next = t[i + 2]?.word ?? ''
   return /^(?:begin|start|continue)$/.test(verb) && t[i + 1]?.word === 'to' && next in VERB_CLASS ? { at: i + 2, verb: next } : undefined
 }
+
+const MEALS = /^(?:dinner|supper|lunch|tea|breakfast|serving|dessert|bed|bedtime)$/
+
+/** "After 3 hours in the fridge, spread the cream": a wait that is told only there. */
+function waitBehind(s: Scan, i: number, start: number, to: number): boolean {
+  const t = s.tokens
+  if (t[i]!.word !== 'after' || i !== firstWord(t, start, i)) return false
+  let end = i + 1
+  while (end < to && t[end]!.text !== ',') end++
+  if (end === to || !s.dials.some((d) => d.kind === 'time' && d.from > i && d.from <= i + 4 && d.to <= end)) return false
+  return t.slice(i, end).some((x, n) => WAITING_PLACE.test(x.word) && /^(?:in|on|the|a|its|wire|cooling)$/.test(t[i + n - 1]!.word))
+}
+const WAITING_PLACE = /^(?:fridge|refrigerator|freezer|tin|pan|mould|rack)$/
 
 /** What has come about, rather than what is done. */
 const STATES = new Set('set melt dissolve combine incorporate cook brown cool do mix coat thicken absorb leave use'.split(' '))
@@ -377,8 +458,10 @@ function plainVerb(t: readonly Token[], i: number, start: number, opened: number
   )
     return undefined
   if (i < opened + 2 || x.kind !== 'word' || !(x.word in VERB_CLASS) || FOOD_VERBS.has(x.word)) return undefined
+  // "shortly before dinner get the oven to 200 °C": the time ends with its meal.
+  if (i === opened + 2 && MEALS.test(t[i - 1]!.word) && !/^(?:or|and)$/.test(t[i + 1]?.word ?? '')) return x.word
   if (mentions.some((m) => i >= m.from && i < m.to)) return undefined
-  if (NOUN_VERBS.has(x.word) && t[i + 1]?.word !== 'in') return undefined
+  if (NOUN_VERBS.has(x.word) && t[i + 1]?.word !== 'in' && !mentions.some((m) => m.from === i + 1)) return undefined
   const before = t[i - 1]!
   if (
     (before.kind === 'mark' && before.text !== ')') ||
@@ -514,6 +597,10 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
           (mentions.some((m) => m.head > at && m.head < j) || p.dials.some((d) => d.kind === 'time' && d.from > at && d.to <= j)))
       )
         cuts.push(j)
+      else if (/^(?:last|lastly|finally)$/.test(t[j]!.word) && JOINTS.has(t[j - 1]!.word) && mentions.some((m) => m.from > j && m.head < b))
+        cuts.push(j)
+      // "into a lined tin and a 170 °C oven": two places, one after the other.
+      else if (t[j]!.word === 'and' && t.slice(at, j).some((x) => /^(?:tins?|pans?)$/.test(x.word)) && (ovenNext(t, j, b) || dialled(p.dials, j, b))) cuts.push(j)
       else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
     }
     const stops = [a, ...cuts, b]
@@ -522,8 +609,30 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
       out.push(piece(x, stops[n + 1]!, n === 0 || elided ? verb : '', n === 0 ? at : -1, elided))
     })
   })
+  return gathered(t, mentions, out)
+}
+
+/** "Take butter and sugar and work them white": what is taken goes with what is done to it. */
+function gathered(t: readonly Token[], mentions: readonly Mention[], pieces: readonly Piece[]): Piece[] {
+  const out: Piece[] = []
+  for (const p of pieces) {
+    const before = out.at(-1)
+    const taken =
+      before !== undefined &&
+      before.verb === 'take' &&
+      /^(?:whip|mix|fold|rub|melt)$/.test(VERB_CLASS[p.verb] ?? '') &&
+      /^(?:them|it|these|everything|all|together)$/.test(t[p.at + 1]?.word ?? '') &&
+      mentions.some((m) => m.head >= before.from && m.head < before.to)
+    if (taken) out[out.length - 1] = { ...p, from: before.from }
+    else out.push(p)
+  }
   return out
 }
+
+const ovenNext = (t: readonly Token[], j: number, end: number): boolean =>
+  /^(?:a|an|the)$/.test(t[j + 1]?.word ?? '') &&
+  t.slice(j + 2, Math.min(end, j + 8)).some((x) => x.word === 'oven') &&
+  t.slice(j + 1, end).some((x) => x.kind === 'number')
 
 /** Where the words before a verb begin a new thought: behind the last semicolon or colon, or a full comma clause. */
 function lastCut(t: readonly Token[], start: number, lead: number): number {

@@ -51,7 +51,7 @@ const CLASSES: Readonly<Record<VerbClass, string>> = {
   cool: 'cool',
   chill: 'chill refrigerate',
   freeze: 'freeze',
-  wait: 'leave let stand rest keep allow wait sit give prove store hold hang',
+  wait: 'leave let stand rest keep allow wait sit give prove store hold hang remain stay',
   unmould: 'unmould unmold demould demold invert flip overturn release remove lift peel upend unwrap free upturn reverse',
   poke: 'poke prick pierce stab skewer',
   hollow: 'hollow core',

@@ -69,7 +69,8 @@ function partNamed(words: string, recipe: Recipe): number | undefined {
             !/cream|icing|frosting|syrup|glaze/.test(text)
           ? 0.5
           : 0
-    const score = same / Math.max(1, name.length) + role
+    // A word of its name says more than the kind of thing it is: "Cream:" is the stabilised cream, not the filling.
+    const score = (same > 0 ? 0.3 + same / Math.max(1, name.length) : 0) + role
     if (score > 0.3 && (!best || score > best.score)) best = { part, score }
   })
   return best?.part
@@ -105,15 +106,26 @@ function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: str
     let label: number | undefined
     const section = recipe.sections?.findLast((x) => x.at <= step && !recipe.sections!.some((y) => y.at > x.at && y.at <= step))
     const headed = section ? partNamed(section.title, recipe) : undefined
+    let labelled = -1
+    let words: string | undefined
     for (const piece of piecesOf(s)) {
-      if (piece.label) label = partNamed(piece.label, recipe)
+      if (piece.label && piece.label !== words) {
+        words = piece.label
+        label = partNamed(piece.label, recipe)
+        labelled = piece.sentence
+      }
       const groups = groupsIn(s, piece)
+      const candidates = candidatesOf(s, piece, keys)
+      // "Base: … bake. Soak the gelatine …": a label ends where only another part has what is named.
+      if (label !== undefined && piece.sentence > labelled && candidates.some((c) => c.lines.length)) {
+        if (!candidates.some((c) => c.lines.some((l) => l.part === label))) label = undefined
+      }
       const of = groups.map((g) => (g.of ? partNamed(g.of, recipe) : undefined)).find((x) => x !== undefined)
       drafts.push({
         step,
         piece,
         scan: s,
-        candidates: candidatesOf(s, piece, keys),
+        candidates,
         groups,
         cue: of ?? label ?? headed,
         text: unmasked(s, piece),

@@ -191,6 +191,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
     .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
     .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
     .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
+    .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')
     .concat(collectives(s, p))
     .sort((a, b) => a.from - b.from)
     .map((m): Candidate => {
