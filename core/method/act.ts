@@ -169,6 +169,18 @@ const RULES: readonly Rule[] = [
       c.ids.every((id) => /^(?:flour|cocoa|sugar|breadcrumbs|biscuit|semolina|coconut-des|starch|cornstarch|almond)/.test(id)) &&
       !says(c, /\bmixture|batter|crumbs over\b/),
   ],
+  // "Grease and flour a tin": both are done to the tin.
+  ['ready-tin', (c) => /^(?:grease|oil|butter|line|flour)$/.test(c.verb) && c.ids.length === 0 && /^\w+(?: and| ,)*$/.test(c.text.trim())],
+  // "Let the oil run in while mixing, then the milk."
+  [
+    'mix',
+    (c) =>
+      /^(?:let|allow)$/.test(c.verb) &&
+      c.ids.length > 0 &&
+      !c.baked &&
+      c.minutes === 0 &&
+      (says(c, /\b(?:run|flow|trickle|stream|drip|fall|rain) (?:in|into)\b/) || /^(?:and )?then\b/.test(c.text)),
+  ],
   ['fill-tin', (c) => c.verb === 'line' && says(c, /\b(?:pastry|dough|sponge|biscuits?|phyllo|filo)\b/)],
   // --- heat on the hob
   ['melt', (c) => c.cls === 'wait' && fat(c) && says(c, /\b(?:foam|brown|nutty|sizzle|melt)\b/)],
@@ -309,6 +321,8 @@ const RULES: readonly Rule[] = [
     (c) =>
       c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
   ],
+  // "In the tin, in the oven, 55–60 mins."
+  ['bake', (c) => c.verb === '' && c.places.has('oven') && c.minutes >= 5 && c.ids.length === 0 && !says(c, /\b(?:off|out of)\b/)],
   ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text)],
   [
     'bake',
@@ -469,6 +483,7 @@ const RULES: readonly Rule[] = [
         (c.baked || c.filled) &&
         says(c, /\b(?:over|on top|on it)\b(?! the (?:rest|whites|mixture|batter|foam|eggs))/)),
   ],
+  ['decorate', (c) => /^(?:decorate|garnish)$/.test(c.verb)],
   // "sprinkle with cinnamon": what is already in the tin.
   [
     'decorate',
@@ -653,6 +668,11 @@ const RULES: readonly Rule[] = [
         c,
         /^(?:pour|add|tip|scrape) in (?:the )?(?:\w+ ){0,2}(?:butter|oil|milk|cream|egg|yolk|chocolate|wet|liquid|hot|warm|sugar|syrup) mixture\b/,
       ),
+  ],
+  // "Pour half in, beat a minute, add the rest": into the bowl.
+  [
+    'mix',
+    (c) => c.cls === 'put' && !c.baked && !c.filled && says(c, /^\w+ (?:half|a third|a quarter|some|a little|most)(?: of it)? in\W*$/),
   ],
   // "Make three holes: put vinegar in one, vanilla in another"
   [

@@ -332,11 +332,11 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
           ((mask === 'when' && x.text === ',' && (opened === firstWord(t, start, opened) || t[opened]!.word === 'as')) ||
             x.text === ';' ||
             (mask === 'not' &&
-            (x.text === '.' ||
-              (x.text === ':' && i > opened + 3) ||
-              // "warm, not hot, when …"
-              (x.text === ',' && t[opened]!.word === 'not' && t[opened - 1]?.text === ',' && i <= opened + 3) ||
-               (x.text === ',' && NOUN_NOT.test(t[opened]!.word)))))) ||
+              (x.text === '.' ||
+                (x.text === ':' && i > opened + 3) ||
+                // "warm, not hot, when …"
+                (x.text === ',' && t[opened]!.word === 'not' && t[opened - 1]?.text === ',' && i <= opened + 3) ||
+                (x.text === ',' && NOUN_NOT.test(t[opened]!.word)))))) ||
         // "without opening the door 6 minutes at 180 °C", "and finally the egg"
         (mask === 'not' && NOUN_NOT.test(t[opened]!.word) && x.kind === 'number' && i > opened + 2) ||
         (mask === 'if' && /^(?:last|lastly|finally)$/.test(x.word) && JOINTS.has(t[i - 1]!.word)) ||
@@ -600,7 +600,12 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
       else if (/^(?:last|lastly|finally)$/.test(t[j]!.word) && JOINTS.has(t[j - 1]!.word) && mentions.some((m) => m.from > j && m.head < b))
         cuts.push(j)
       // "into a lined tin and a 170 °C oven": two places, one after the other.
-      else if (t[j]!.word === 'and' && t.slice(at, j).some((x) => /^(?:tins?|pans?)$/.test(x.word)) && (ovenNext(t, j, b) || dialled(p.dials, j, b))) cuts.push(j)
+      else if (
+        t[j]!.word === 'and' &&
+        t.slice(at, j).some((x) => /^(?:tins?|pans?)$/.test(x.word)) &&
+        (ovenNext(t, j, b) || dialled(p.dials, j, b))
+      )
+        cuts.push(j)
       else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
     }
     const stops = [a, ...cuts, b]

@@ -242,7 +242,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       group: d.groups.length > 0,
       role,
       before,
-      baked: anyBaked && (finishing || baked.has(part) || things.length === 0),
+      // A batter that is in its bowl is not baked, whatever the crust under it is.
+      baked: anyBaked && (finishing || baked.has(part) || (things.length === 0 && !bowl.has(part))),
       filled: filled.has(part) || filled.size > 0,
       foamed,
     }
@@ -281,6 +282,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       const previous = steps[d.step]!.clauses.at(-1)
       if (previous && !previous.condition) previous.condition = clause.condition!
       else if (!previous) unread.push({ step: d.step, span })
+      return
+    }
+    // How long it keeps is nobody's time.
+    if (!p.verb && act === 'other' && /\b(?:keeps?|stays?|lasts?|freezes?|remains?)\b/.test(d.text)) {
+      unread.push({ step: d.step, span })
       return
     }
     // A time told in its own piece goes to the act before that lacks one.

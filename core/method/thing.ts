@@ -187,39 +187,43 @@ const EXCEPT = /^(?:bar|except|barring|excepting|minus)$/
 /** The lines that the mentions of a piece may mean. */
 export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
   const t = s.tokens
-  return s.mentions
-    .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
-    .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
-    .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
-    .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')
-    .concat(collectives(s, p))
-    .sort((a, b) => a.from - b.from)
-    .map((m): Candidate => {
-      const word = m.words.at(-1)!
-      const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
-      let lines = keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
-      // Yolks and whites of whole eggs that are separated.
-      if (as && !lines.length)
-        lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
-      if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
-      const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk', 'agent'].includes(word)
-      // "The three milks" of a soak are tinned milks and cream.
-      if (plural && word === 'milk')
-        lines = keys
-          .filter((k) => /milk|^cream-(?!cheese)|coconut-cream|plant-cream/.test(k.id))
-          .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
-      // "Both flours" may be a flour and a starch, "the raising agents" are all that raise.
-      if (plural && (word === 'flour' || word === 'agent') && m.words.length <= 2)
-        lines = keys
-          .filter((k) => (word === 'agent' ? k.kind === 'leavener' && k.id !== 'yeast' : k.kind === 'flour' || k.kind === 'starch'))
-          .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
-      const before = t[m.from - 1]?.word ?? ''
-      const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
-      // "Sift over the flour": what is done over something is done to what follows.
-      const object = t[over]?.word === 'over' && over - 1 === p.at
-      const target = !object && (TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? '')))
-      return { mention: m, lines, target, all: plural || before === 'both', ...shareOf(t, m, s, p.from), ...(as && { as }) }
-    })
+  return (
+    s.mentions
+      .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
+      .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
+      .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
+      // A heading names a part: "Cream: sprinkle the gelatine …".
+      .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
+      .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')
+      .concat(collectives(s, p))
+      .sort((a, b) => a.from - b.from)
+      .map((m): Candidate => {
+        const word = m.words.at(-1)!
+        const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
+        let lines = keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
+        // Yolks and whites of whole eggs that are separated.
+        if (as && !lines.length)
+          lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
+        if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
+        const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk', 'agent'].includes(word)
+        // "The three milks" of a soak are tinned milks and cream.
+        if (plural && word === 'milk')
+          lines = keys
+            .filter((k) => /milk|^cream-(?!cheese)|coconut-cream|plant-cream/.test(k.id))
+            .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
+        // "Both flours" may be a flour and a starch, "the raising agents" are all that raise.
+        if (plural && (word === 'flour' || word === 'agent') && m.words.length <= 2)
+          lines = keys
+            .filter((k) => (word === 'agent' ? k.kind === 'leavener' && k.id !== 'yeast' : k.kind === 'flour' || k.kind === 'starch'))
+            .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
+        const before = t[m.from - 1]?.word ?? ''
+        const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
+        // "Sift over the flour": what is done over something is done to what follows.
+        const object = t[over]?.word === 'over' && over - 1 === p.at
+        const target = !object && (TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? '')))
+        return { mention: m, lines, target, all: plural || before === 'both', ...shareOf(t, m, s, p.from), ...(as && { as }) }
+      })
+  )
 }
 
 const GROUPS: readonly (readonly [Group, RegExp])[] = [

@@ -2,9 +2,10 @@ import { readMethod } from '../method/read'
 import { followOven } from './rewriting/dials'
 import { stepsOf } from './rewriting/edit'
 import { placeFoam, retellFoams } from './rewriting/eggs'
+import { retellGels } from './rewriting/gels'
 import { renameAll, restAmounts, rewordAll } from './rewriting/mentions'
 import { bring, missing, placeNew } from './rewriting/place'
-import { collectSchoolSteps, restWith } from './rewriting/schools'
+import { collectSchoolSteps, ownRest, restWith } from './rewriting/schools'
 import { Sheet, type Rewriting, type Step } from './rewriting/sheet'
 import { ownMethod, untold } from './rewriting/untold'
 
@@ -17,12 +18,14 @@ export type { Rewriting, Step, StepRole } from './rewriting/sheet'
 export function rewriteMethod(r: Rewriting): Step[] {
   const sheet = new Sheet(r, readMethod(r.recipe, r.region))
   sheet.resting = restWith(sheet)
+  sheet.sodaAfter = ownRest(sheet)
   collectSchoolSteps(sheet)
   if (r.changes.some((c) => c.school.ownMethod)) return ownMethod(sheet)
   if (!r.recipe.method.length) return untold(sheet)
   placeFoam(sheet)
   // What was whipped first: words and mentions within such a clause are told anew with it.
   for (const work of sheet.works) retellFoams(sheet, work)
+  retellGels(sheet)
   for (const work of sheet.works) {
     restAmounts(sheet, work)
     rewordAll(sheet, work)

@@ -8,13 +8,14 @@ const LIST_GOES_ON =
   /^\s*(?:,\s*(?:and |&)?|(?:and|&|\+)\s+)(?:the |a |an )?(?!then|until|and|beat|mix|stir|whisk|fold|add|whip|cream|blend|combine|bake|sift|pour|spread|knead|set|let|leave|cook|bring|boil|heat|cool|press|turn|rub|work|scrape|divide|beating|stirring|mixing|whisking|folding)\w/i
 
 /** Tells a clause anew, between the words that join it to others. */
-export function retell(work: Work, c: Clause, words: string) {
+export function retell(work: Work, c: Clause, words: string, why = 'Only egg (or bean-can liquid) whips to a foam.') {
   const [from, to] = c.span
   const own = work.text.slice(from, to)
-  const opening = /^\s*/.exec(own)![0]
+  // A heading that opens the clause stays: "Cream: …".
+  const opening = /^\s*(?:\p{L}[\p{L} ]{1,24}:\s*)?/u.exec(own)![0]
   const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(own)![0]
-  work.edits.push({ from, to, words: opening + (opens(work.text, from) ? capital(words) : words) + tail, whole: true })
-  work.why.add('Only egg (or bean-can liquid) whips to a foam.')
+  work.edits.push({ from, to, words: opening + (opens(work.text, from) || opening.trim() ? capital(words) : words) + tail, whole: true })
+  work.why.add(why)
 }
 
 export function opens(text: string, at: number): boolean {

@@ -56,7 +56,7 @@ export function retellFoams(sheet: Sheet, work: Work): void {
 }
 
 /** Things of a clause as its new words name them. */
-function namesOf(sheet: Sheet, work: Work, things: readonly LineThing[]): string[] {
+export function namesOf(sheet: Sheet, work: Work, things: readonly LineThing[]): string[] {
   return things.map((t) => {
     const fate = sheet.fateOf(t.part, t.ingredient)
     fate.by.forEach((b) => sheet.say(b))

@@ -65,7 +65,18 @@ export function placeNew(sheet: Sheet) {
     if (sheet.isSaid(l) || sheet.named(l)) continue
     if (!besideItsPart(sheet, l)) bring(sheet, l)
   }
-  if (sheet.resting === 'soda-late') takeSodaOut(sheet)
+  if (sheet.resting === 'soda-late' || sheet.sodaAfter) takeSodaOut(sheet)
+  if (sheet.sodaAfter)
+    insert(
+      sheet,
+      sheet.sodaAfter,
+      {
+        text: `Only then sift the ${sheet.name('baking-soda')} over it and stir it in quickly.`,
+        why: 'Soda foams as soon as it is wet: it does not wait out a rest.',
+        role: 'add',
+      },
+      true,
+    )
   const main = sheet.firstClauseOf((c) => sheet.batterParts.has(c.part) && !['heat-oven', 'ready-tin', 'other'].includes(c.act)) ?? {
     work: 0,
     clause: 0,

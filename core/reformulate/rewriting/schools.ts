@@ -1,11 +1,41 @@
-import { isLine } from '../../method/step'
+import { isGroup, isLine, type Clause } from '../../method/step'
 import { dropFromList, phraseOf } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
 import type { AddedStep } from '../../swaps/school'
-import { FLOURS, MIXING, type Sheet, type StepRole } from './sheet'
+import { before, FLOURS, MIXING, type Place, type Sheet, type StepRole, type Work } from './sheet'
 
 /** Grams of new flour for which a rest is worth its while. */
 const LEAST_TO_REST = 60
+
+/** Minutes from which soda that is wet has spent its gas by the time the cake sets. */
+const LONG_WAIT = 15
+
+/**
+ * Where the recipe itself lets its batter stand in the bowl with soda in it: the soda goes in behind that.
+ *
+ * @returns the clause of the rest
+ */
+export function ownRest(sheet: Sheet): Place | undefined {
+  if (!sheet.r.lines.some((l) => l.ingredient === 'baking-soda' && l.to > 0 && sheet.batterParts.has(l.partIndex))) return undefined
+  const at = (c: Clause, w: Work): Place => ({ work: sheet.works.indexOf(w), clause: w.clauses.indexOf(c) })
+  const flour = sheet.lastFlour()
+  const tin = sheet.tinClause()
+  const rest = sheet.firstClauseOf(
+    (c, w) =>
+      c.act === 'rest' &&
+      sheet.batterParts.has(c.part) &&
+      c.minutes !== undefined &&
+      c.minutes[1] >= LONG_WAIT &&
+      flour !== undefined &&
+      before(flour, at(c, w)) &&
+      (!tin || before(at(c, w), tin)),
+  )
+  if (!rest) return undefined
+  const late = sheet.firstClauseOf(
+    (c, w) => before(rest, at(c, w)) && c.things.some((t) => (isLine(t) && t.ingredient === 'baking-soda') || isGroup(t)),
+  )
+  return late ? undefined : rest
+}
 
 /** A batter with soda cannot wait: it rests without, where the soda goes in with the flour; else it does not rest. */
 export function restWith(sheet: Sheet): Sheet['resting'] {
@@ -72,7 +102,7 @@ export function collectSchoolSteps(sheet: Sheet) {
       )
     }
   }
-  if (sheet.resting === 'soda-late') for (const l of sheet.r.lines) if (l.ingredient === 'baking-soda') sheet.say(l)
+  if (sheet.resting === 'soda-late' || sheet.sodaAfter) for (const l of sheet.r.lines) if (l.ingredient === 'baking-soda') sheet.say(l)
 }
 
 /** Soda that is wet does not wait: where the batter rests, it leaves its list and goes in after. */

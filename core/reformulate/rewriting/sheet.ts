@@ -114,12 +114,14 @@ export class Sheet {
   /** What the method calls that which stands for the eggs. */
   readonly called: string
   readonly prepared: Prepared[] = []
-  private readonly begun = new Set<OptionLine>()
+  private readonly begun = new Map<OptionLine, Set<string>>()
   readonly batterParts: Set<number>
   /** One sentence tells several batters at once. */
   private readonly twinned: boolean
   /** Whether the batter rests, and whether its soda goes in only then. */
   resting: 'plain' | 'soda-late' | 'no' = 'no'
+  /** The recipe's own rest, behind which the soda goes in. */
+  sodaAfter: Place | undefined
 
   constructor(
     readonly r: Rewriting,
@@ -185,9 +187,13 @@ export class Sheet {
     const name = this.name(l.ingredient)
     const share = l.shares?.find((s) => s.replaces.includes(id))
     if (!share) return name
-    const begun = this.begun.has(l)
-    this.begun.add(l)
-    return begun ? `rest of the ${name}` : `${share.kitchen} of the ${name}`
+    const told = this.begun.get(l) ?? new Set<string>()
+    this.begun.set(l, told)
+    // "Whisk the eggs into the psyllium buttermilk": what is named again is what went in before.
+    if (told.has(id)) return name
+    const first = told.size === 0
+    told.add(id)
+    return first ? `${share.kitchen} of the ${name}` : `rest of the ${name}`
   }
 
   added(part?: number): OptionLine[] {
@@ -275,6 +281,16 @@ export class Sheet {
     const flour = this.lastFlour()
     const after = (at: Place) => !flour || before(flour, at)
     const mixed = part === undefined || this.batterParts.has(part)
+    // Once the batter is mixed, a syrup poured into the dish opens the filling of it.
+    const bake = this.lastBake()
+    const opens =
+      mixed && flour
+        ? this.firstClauseOf((c, w) => {
+            const at = { work: this.works.indexOf(w), clause: w.clauses.indexOf(c) }
+            return c.act === 'fill-tin' && before(flour, at) && (!bake || before(at, bake))
+          })
+        : undefined
+    if (opens) return opens
     for (const acts of [['fill-tin'], ['bake', 'spread', 'pipe', 'fry']] as const)
       for (let work = 0; work < this.works.length; work++)
         for (let clause = 0; clause < this.works[work]!.clauses.length; clause++) {
