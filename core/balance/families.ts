@@ -260,7 +260,7 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     air: 'foam',
   },
   'flourless-chocolate': {
-    title: 'flourless chocolate cake or brownie',
+    title: 'dense chocolate cake or brownie',
     basis: 'batter',
     // Brownies and other bars go to 75 and more, and are told by their tin or title.
     bands: { sugarConcentration: band(36, 60), firmness: band(0.15, 0.46), setting: band(2, 7), fatPer100: band(18, 40) },

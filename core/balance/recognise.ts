@@ -74,6 +74,9 @@ export function recognise(
   const chocolate = ramp(kinds.chocolate / total, 0.15, 0.25)
   // Brownies: little flour under much sugar and chocolate, whatever they are called.
   const dense = ramp(sugar, 170, 230) * ramp(mass.cocoa / total, 0.012, 0.03) * ramp(wet, 2.6, 2)
+  // Mud cakes: chocolate melted with as much fat as flour, hardly raised and meant to be close.
+  const muddy =
+    ramp(mass.flour > 0 ? kinds.chocolate / mass.flour : 0, 0.4, 0.7) * ramp(fat, 85, 105) * ramp(gas, 7, 4) * yes(!signs.creamed, 0.3)
   const foamy = Math.max(
     ramp(egg, 95, 125) * yes(!signs.creamed, 0.15) * ramp(fat, 110, 60),
     yes(signs.whipped) * ramp(egg, 60, 95) * yes(!signs.creamed, 0.3) * ramp(fat, 85, 45),
@@ -82,7 +85,7 @@ export function recognise(
   )
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
   const eggless = ramp(egg, 12, 3) * ramp(kinds.eggy / total, 0.04, 0.01)
-  const cakey = floury * not(box) * not(cheese) * not(nutty) * not(dense * 0.8)
+  const cakey = floury * not(box) * not(cheese) * not(nutty) * not(Math.max(dense, muddy) * 0.8)
   const poundLike = cakey * ramp(fat, 55, 72) * ramp(firmFat, 0.4, 0.6) * ramp(egg, 45, 62) * ramp(wet, 2.25, 1.95)
   const fits: [CakeFamily, number][] = [
     ['boxed', box],
@@ -94,8 +97,11 @@ export function recognise(
     // Ground nuts beside much chocolate make it no nut cake.
     [
       'flourless-chocolate',
-      Math.max(chocolate * not(ramp((mass.flour - kinds.nutMeal) / total, 0.08, 0.14)) * yes(kinds.chocolate > kinds.nutMeal), dense) *
-        not(box),
+      Math.max(
+        chocolate * not(ramp((mass.flour - kinds.nutMeal) / total, 0.08, 0.14)) * yes(kinds.chocolate > kinds.nutMeal),
+        dense,
+        muddy,
+      ) * not(box),
     ],
     ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box) * not(chocolate * yes(kinds.chocolate > kinds.nutMeal))],
     [

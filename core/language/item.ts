@@ -290,6 +290,8 @@ function carryUnit(items: readonly Item[]): void {
 /** "½ tsp each cinnamon, ginger and salt", "225 g each of butter, sugar and flour". */
 function each(t: readonly Token[], items: readonly Item[], groups: readonly Group[], mentions: readonly Mention[]): Item[] {
   const out: Item[] = []
+  const shared = ofEach(t, items, groups, mentions)
+  if (shared) return shared
   for (const x of items) {
     out.push(x)
     const word = x.group && t[x.group.to]?.word
@@ -305,6 +307,19 @@ function each(t: readonly Token[], items: readonly Item[], groups: readonly Grou
   return out.filter(
     (x, i) => !(x.bare && x.mention && out.some((y, j) => j !== i && !y.bare && y.mention === x.mention) && taken.has(x.mention)),
   )
+}
+
+/** "butter, sugar and flour, 225 g of each", "equal weights (200 g) of butter, sugar and flour": one amount for all that are named. */
+function ofEach(t: readonly Token[], items: readonly Item[], groups: readonly Group[], mentions: readonly Mention[]): Item[] | undefined {
+  const group = groups[0]
+  if (groups.length !== 1 || !group || !/^(?:mass|volume)$/.test(group.base.unit.kind)) return undefined
+  const closes = t[group.to]?.word === 'each' || (t[group.to]?.word === 'of' && t[group.to + 1]?.word === 'each')
+  const equal = t.some(
+    (x, i) => /^(?:equal|same)$/.test(x.word) && /^(?:weights?|amounts?|quantity|quantities)$/.test(t[i + 1]?.word ?? ''),
+  )
+  const named = mentions.filter((n) => t[n.head]!.depth === 0 && (equal || n.to <= group.from))
+  if ((!closes && !equal) || named.length < 2 || (!equal && mentions.some((n) => n.from > group.to))) return undefined
+  return named.map((mention) => ({ ...items[0]!, group, mention, from: mention.from, to: mention.to, bare: false }))
 }
 
 const WEIGHED = (m: Measure): boolean => m.unit.kind === 'mass'

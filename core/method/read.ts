@@ -331,7 +331,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
         part,
         cues.text && MADE.test(d.text)
           ? [...(bowl.get(part) ?? []), ...goesIn]
-          : STARTS.has(act) && !d.text.includes(`${p.verb} in `)
+          : STARTS.has(act) && !d.text.includes(`${p.verb} in `) && !(p.verb === 'add' && eggsWait(bowl.get(part)))
             ? goesIn
             : [...(bowl.get(part) ?? []), ...goesIn],
       )
@@ -343,6 +343,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
 /** "Hold back 2 tablespoons of the flour": a little of it, the rest is still to come. */
 const HELD_BACK = /^(?:hold|reserve|save|keep)$/
 const SOME = 0.2
+
+/** Eggs that were broken into a bowl wait there for what is added. */
+const eggsWait = (held: readonly string[] | undefined): boolean =>
+  held !== undefined && held.some((id) => id.startsWith('egg-')) && held.every((id) => /^egg-|^sugar|^salt$|^vanilla/.test(id))
 
 /** Acts that mostly begin with an empty bowl. */
 const STARTS: ReadonlySet<Act> = new Set(['cream', 'foam', 'melt', 'soften', 'simmer', 'mix', 'rub-in'])

@@ -179,12 +179,30 @@ class Builder {
   }
 
   line(text: string): void {
-    this.put(readLine(text, this.region, this.options))
+    const same = eggWeight(text, this.current)
+    this.put(same ? linesOf(scan(same, this.region), text, this.region, this.options) : readLine(text, this.region, this.options))
   }
 
   sentence(text: string): ReadLine {
     return linesOf(scan(text, this.region), text, this.region, { ...this.options, prose: true })
   }
+}
+
+const OF_EGGS = /^\W*(?:the )?(?:same|equal|their|egg|eggs[’']?)(?: own)? weights? (?:of|in) /i
+/** A hen's egg without its shell, of its weight with it. */
+const IN_SHELL = 0.88
+
+/**
+ * "their weight in butter, sugar and flour": bakers weigh the eggs in their shells and take as much of each.
+ *
+ * @returns the row with its grams, where eggs stand before it and it has no amount of its own
+ */
+function eggWeight(text: string, part: Part | undefined): string | undefined {
+  const said = OF_EGGS.exec(text)
+  if (!said || /\d/.test(text)) return undefined
+  const eggs = part?.lines.filter((l) => l.ingredient === 'egg-whole') ?? []
+  const grams = eggs.reduce((sum, l) => sum + l.grams.best / (l.quantity?.unit === 'piece' ? IN_SHELL : 1), 0)
+  return grams > 0 ? `${Math.round(grams)} g each of ${text.slice(said[0].length)}` : undefined
 }
 
 /**

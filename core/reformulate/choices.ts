@@ -42,7 +42,7 @@ const USUAL_SHARE: Readonly<Partial<Record<SoftGoal, number>>> = {
   'low-fat': 0.5,
   'less-sugar': 0.3,
   'less-sweet': 0.15,
-  'sugar-swap': 0.5,
+  'sugar-swap': 1,
 }
 
 export const hardNeeds = (goals: readonly Goal[]): HardNeed[] =>

@@ -45,14 +45,14 @@ describe('each need, as experienced bakers meet it', () => {
       'half honey, with less liquid',
       'one-two-three-four',
       'honey',
-      { goals: ['sugar-swap'], sweetener: 'honey' },
+      { goals: ['sugar-swap'], sweetener: 'honey', amount: { 'sugar-swap': 0.5 } },
       { '^honey': [150, 300], '^sugar-white': [170, 230] },
     ],
     [
       'erythritol for half',
       'sandwich',
       'polyol',
-      { goals: ['sugar-swap'], sweetener: 'erythritol' },
+      { goals: ['sugar-swap'], sweetener: 'erythritol', amount: { 'sugar-swap': 0.5 } },
       { '^erythritol': [60, 170], '^sugar-white': [85, 115] },
     ],
     [

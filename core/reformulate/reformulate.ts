@@ -6,6 +6,7 @@ import { suits, type Allergen } from '../pantry/ingredient'
 import { ingredientOf, need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import { SCHOOLS } from '../swaps/schools'
+import { SUGAR_SAVERS } from '../swaps/sugar/sweeteners'
 import { standInsFor } from '../swaps/standins'
 import { forbidden, type Rules } from './allowed'
 import { assemble, type Ask } from './assemble'
@@ -150,7 +151,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     })
     const optimum = solve(problem)
     if (!optimum) return undefined
-    const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination, situation.family)
+    const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination, situation.family, request)
     solved.push({ combination, draft: d, problem, optimum, cost })
     return cost
   })
@@ -172,7 +173,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     if (seen.has(key)) continue
     seen.add(key)
     const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
-    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family)
+    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family, request)
     const finished = finishes(s.combination)
     if (!finished) continue
     const option = assemble(situation, { ...s, rounded, finishes: finished, cost }, ask)
@@ -232,9 +233,21 @@ const unsweetened = (s: Situation): boolean =>
 /** From this share of sugar on an ingredient is a sweet one, per cent: bitter chocolate has a tenth. */
 const SWEET_FROM = 15
 
-const standingOf = (c: Combination, family: Family): number =>
+/** What costs an answer that its shops do not sell. */
+const NOT_SOLD = 2
+/** Who asks for less sugar is told first to take less, then what else sweetens. */
+const SECOND_TO_LESS = 2
+
+const standingOf = (c: Combination, family: Family, request: ReformulateRequest): number =>
   (c.egg && !c.egg.surestIn?.includes(family) ? c.egg.standing : 0) +
-  c.changes.reduce((sum, { change }) => sum + change.standing, 0) +
+  c.changes.reduce(
+    (sum, { change }) =>
+      sum +
+      change.standing +
+      (change.soldIn && !change.soldIn.includes(request.region) ? NOT_SOLD : 0) +
+      (request.goals.includes('less-sugar') && SUGAR_SAVERS.some((x) => x.id === change.id) ? SECOND_TO_LESS : 0),
+    0,
+  ) +
   // Stand-ins are listed as bakers rank them.
   LATER * [...c.standIns].reduce((sum, [id, t]) => sum + Math.max(0, standInsFor(need(id)).indexOf(t)), 0)
 

@@ -55,8 +55,8 @@ export const isThinLiquid = (i: Ingredient): boolean =>
     (i.per100.acid ?? 0) <= 3 &&
     !/cream|cheese|mascarpone|ricotta|paneer|khoya|tofu|condensed|powder/.test(i.id))
 
-/** Batters that a spoon of milk loosens; cheese and custard only get wetter. */
-const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe'].includes(family)
+/** Batters that a spoon of milk loosens; cheese and custard only get wetter, and a foam falls. */
+const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe', 'foam'].includes(family)
 
 /** Share of the most gas that a family bears, where its foam is gone. */
 const GAS_FOR_FOAM = 0.75

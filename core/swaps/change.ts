@@ -2,6 +2,7 @@ import type { Banded, Family } from '../balance/families'
 import type { Metrics } from '../balance/metrics'
 import type { Ingredient } from '../pantry/ingredient'
 import type { SchoolId } from './ids'
+import type { Region } from '../measure/region'
 import type { AddedStep, Sides, Slot } from './school'
 
 /** An amount that a change may move: where it was, where it wants to be, and between which limits. Grams. */
@@ -80,6 +81,8 @@ export interface ChangeSchool {
   ownMethod?: boolean
   cannot: string
   standing: number
+  /** Where what it brings stands in ordinary shops; everywhere where not said. */
+  soldIn?: readonly Region[]
   source: string
 }
 

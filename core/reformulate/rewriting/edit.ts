@@ -11,8 +11,8 @@ const LIST_GOES_ON =
 export function retell(work: Work, c: Clause, words: string, why = 'Only egg (or bean-can liquid) whips to a foam.') {
   const [from, to] = c.span
   const own = work.text.slice(from, to)
-  // A heading that opens the clause stays: "Cream: …".
-  const opening = /^\s*(?:\p{L}[\p{L} ]{1,24}:\s*)?/u.exec(own)![0]
+  // A heading that opens the clause stays ("Cream: …"), unless it names the eggs that left.
+  const opening = /^\s*(?:(?![^:]*\b(?:eggs?|yolks?|whites?)\b)\p{L}[\p{L} ]{1,24}:\s*)?/iu.exec(own)![0]
   const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(own)![0]
   work.edits.push({ from, to, words: opening + (opens(work.text, from) || opening.trim() ? capital(words) : words) + tail, whole: true })
   work.why.add(why)

@@ -25,13 +25,19 @@ export function retellFoams(sheet: Sheet, work: Work): void {
     const lines = c.things.filter(isLine)
     const eggs = lines.filter((t) => isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'kept')
     if (/^separate/.test(c.verb) && eggs.length) removeClause(work, n, 'There are no eggs to separate.')
+    else if (/^(?:break|crack)$/.test(c.verb) && eggs.length) put(work, c)
     else if (c.act !== 'foam') return
     else if (!eggs.length) {
       // "Add the sugar and beat to stiff peaks": of a foam that is no more.
-      if (!work.edits.some((e) => e.whole) || lines.some((t) => WHIPS.test(t.ingredient))) return
+      if (lines.some((t) => WHIPS.test(t.ingredient))) return
+      if (!work.edits.some((e) => e.whole)) {
+        if (!lines.length && unfoamed(sheet, work, n)) retell(work, c, 'whisk until smooth')
+        return
+      }
       if (lines.length) retell(work, c, `stir in ${joined(namesOf(sheet, work, lines))}`)
       else removeClause(work, n, '')
-    } else if (!eggs.some((t) => sheet.fateOf(t.part, t.ingredient).by.some((l) => ingredientOf(l.ingredient)?.foams))) {
+    } else if (eggs.some((t) => sheet.fateOf(t.part, t.ingredient).by.some((l) => ingredientOf(l.ingredient)?.foams))) resign(work, c, eggs)
+    else {
       const part = eggs[0]!.part
       const names = namesOf(
         sheet,
@@ -53,6 +59,42 @@ export function retellFoams(sheet: Sheet, work: Work): void {
       }
     }
   })
+}
+
+/** Whole eggs are whipped to a ribbon; bean-can liquid holds no air before it stands in peaks. */
+function resign(work: Work, c: Clause, eggs: readonly LineThing[]) {
+  if (!c.until || eggs.some((t) => t.as !== undefined || t.ingredient === 'egg-white')) return
+  const sign = work.text.slice(...c.until)
+  if (/\b(?:peaks?|stiff|snow)\b/i.test(sign)) return
+  const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(sign)![0]
+  work.edits.push({ from: c.until[0], to: c.until[1], words: `until it stands in firm, glossy peaks${tail}` })
+  work.why.add('Bean-can liquid holds its air only once it stands in peaks.')
+}
+
+/** Nothing that stands for eggs has a shell: "break the eggs into a bowl" puts it there. */
+function put(work: Work, c: Clause) {
+  const m = /\b(?:break|crack)\b/i.exec(work.text.slice(...c.span))
+  if (m)
+    work.edits.push({
+      from: c.span[0] + m.index,
+      to: c.span[0] + m.index + m[0].length,
+      words: m[0].startsWith('B') || m[0].startsWith('C') ? 'Put' : 'put',
+    })
+}
+
+/** What is beaten to a froth here are eggs that were named in the clauses before, and nothing that whips stands for them. */
+function unfoamed(sheet: Sheet, work: Work, n: number): boolean {
+  for (let i = n - 1; i >= 0; i--) {
+    const things = work.clauses[i]!.things.filter(isLine)
+    const egg = things.find((t) => isEgg(t.ingredient))
+    if (things.some((t) => WHIPS.test(t.ingredient))) return false
+    if (egg) {
+      const fate = sheet.fateOf(egg.part, egg.ingredient)
+      return fate.kind !== 'kept' && !sheet.r.egg?.foams && !fate.by.some((l) => ingredientOf(l.ingredient)?.foams)
+    }
+    if (!['mix', 'foam', 'other'].includes(work.clauses[i]!.act)) return false
+  }
+  return false
 }
 
 /** Things of a clause as its new words name them. */

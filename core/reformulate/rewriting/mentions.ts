@@ -10,6 +10,16 @@ import { isEgg, type Sheet, type Work } from './sheet'
 /** Every mention of what left gives way. */
 export function renameAll(sheet: Sheet, work: Work): void {
   const { scan: s } = work
+  // "The crumbs", "the fat" are so still, whatever they are made of now.
+  for (const c of work.clauses)
+    for (const x of c.things) {
+      if (!isLine(x) || !/^(?:crumbs?|fats?|fruits?)$/i.test(work.text.slice(...x.span))) continue
+      if (s.mentions.some((m) => s.tokens[m.from]!.from === x.span[0])) continue
+      for (const l of sheet.fateOf(x.part, x.ingredient).by) {
+        sheet.collected.add(l)
+        sheet.say(l)
+      }
+    }
   const swallowed = (from: number, to: number) => work.edits.some((e) => e.from <= from && e.to >= to)
   for (const m of s.mentions) {
     const t = s.tokens[m.from]!

@@ -16,6 +16,7 @@ import {
   MIXING,
   SUGARS,
   WET_ACTS,
+  WET_FRUIT,
   WETS,
   type Place,
   type Sheet,
@@ -114,8 +115,14 @@ export function bring(sheet: Sheet, l: OptionLine) {
     : need(l.ingredient).kind === 'fat'
       ? FATS
       : WETS
+  const poured =
+    kinds === WETS || (kinds === FATS && (need(l.ingredient).per100.liquidFat ?? 0) > (need(l.ingredient).per100.plasticFat ?? 0))
   const like =
-    listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ?? (dry ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined)
+    listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ??
+    (dry ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined) ??
+    // Milk goes in with the oil, oil with the milk; with fruit only where that is wet itself.
+    (poured ? listOf(sheet, l.partIndex, kinds === WETS ? FATS : WETS, WET_ACTS, isPoured) : undefined) ??
+    (poured ? listOf(sheet, l.partIndex, WET_FRUIT, WET_ACTS, (id) => /puree|sauce|juice|banana|pumpkin|crushed/.test(id)) : undefined)
   const group = groupOf(sheet, l.partIndex, dry)
   if (group && (!like || before(group, like))) {
     const work = sheet.works[group.work]!
@@ -166,8 +173,17 @@ function foldBefore(sheet: Sheet, part: number): Place | undefined {
   )
 }
 
+/** Oil and what is as runny. */
+const isPoured = (id: string): boolean => need(id).kind !== 'fat' || (need(id).per100.liquidFat ?? 0) > (need(id).per100.plasticFat ?? 0)
+
 /** The first list of a part that names something of these kinds, before the part is in its tin. */
-function listOf(sheet: Sheet, part: number, kinds: ReadonlySet<string>, acts = MIXING): (Place & { thing: LineThing }) | undefined {
+function listOf(
+  sheet: Sheet,
+  part: number,
+  kinds: ReadonlySet<string>,
+  acts = MIXING,
+  suits: (id: string) => boolean = () => true,
+): (Place & { thing: LineThing }) | undefined {
   const tin = sheet.tinClause(part)
   for (let work = 0; work < sheet.works.length; work++)
     for (let clause = 0; clause < sheet.works[work]!.clauses.length; clause++) {
@@ -181,6 +197,7 @@ function listOf(sheet: Sheet, part: number, kinds: ReadonlySet<string>, acts = M
           !aside(sheet.works[work]!, c, t) &&
           !ONE_BY_ONE.test(sheet.works[work]!.text.slice(t.span[1])) &&
           kinds.has(ingredientOf(t.ingredient)?.kind ?? '') &&
+          suits(t.ingredient) &&
           sheet.fateOf(t.part, t.ingredient).kind !== 'gone' &&
           !sheet.works[work]!.edits.some((e) => (e.words === '' || e.whole) && e.from <= t.span[0] && e.to >= t.span[1]),
       )

@@ -79,7 +79,9 @@ export const SUGARS: ReadonlySet<string> = new Set(['sugar', 'sweetener'])
 export const FLOURS: ReadonlySet<string> = new Set(['flour', 'mix', 'starch'])
 export const DRIES: ReadonlySet<string> = new Set(['leavener', 'cocoa', 'salt', 'spice', 'nut', 'sugar'])
 export const FATS: ReadonlySet<string> = new Set(['fat'])
-export const WETS: ReadonlySet<string> = new Set(['dairy', 'plant-dairy', 'water', 'egg', 'fruit', 'syrup', 'acid'])
+export const WETS: ReadonlySet<string> = new Set(['dairy', 'plant-dairy', 'water', 'egg', 'syrup', 'acid'])
+/** Fruit that is mashed or juiced is wet too; folded in pieces it takes no milk along. */
+export const WET_FRUIT: ReadonlySet<string> = new Set(['fruit'])
 
 /** At one place things come in, then the batter rests, then a foam is whipped for it. */
 export const ORDER: readonly StepRole[] = ['add', 'rest', 'prepare', 'oven', 'test']

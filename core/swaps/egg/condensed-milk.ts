@@ -15,7 +15,7 @@ export const condensedMilk: School = {
     keeps: 'Four days',
     effort: 'Quick; a can to open',
   },
-  calledInMethod: 'the condensed milk',
+  calledInMethod: 'the {carrier}',
   steps: [
     {
       at: 'last',

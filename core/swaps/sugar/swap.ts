@@ -64,6 +64,7 @@ export interface Swap {
   oven?: ChangeSchool['oven']
   cannot: string
   standing: number
+  soldIn?: ChangeSchool['soldIn']
   source: string
 }
 
@@ -77,6 +78,7 @@ export function swapSchool(s: Swap, only?: string): ChangeSchool {
     oven: s.oven,
     cannot: s.cannot,
     standing: s.standing,
+    ...(s.soldIn && { soldIn: s.soldIn }),
     source: s.source,
     slot: 'sugar',
     steps: s.steps ?? [],
@@ -84,11 +86,21 @@ export function swapSchool(s: Swap, only?: string): ChangeSchool {
       const sweetener = r.allowed(any)
       if (!sweetener) return false
       const share = Math.min(r.share, s.most)
-      const taken = takeSugar(r, share, swapped(r, sweetener.id))
+      const sugars = swapped(r, sweetener.id)
+      const taken = takeSugar(r, share, sugars)
       if (!(taken.grams > 5)) return false
       const equal = taken.sweet / Math.max(0.2, sweetOf(sweetener))
       const [least, usual, most] = s.per
-      r.bring(sweetener, equal * least, equal * usual, equal * most, { code: 'sweetens', message: 'sweetens in the sugar’s place' })
+      r.bring(
+        sweetener,
+        equal * least,
+        equal * usual,
+        equal * most,
+        { code: 'sweetens', message: 'sweetens in the sugar’s place' },
+        {
+          ...(share > 0.97 && { replaces: sugars.map((m) => m.ingredient.id) }),
+        },
+      )
       r.tolerate('sugarConcentration', LOWEST_CONCENTRATION)
       r.tolerate('sugarPct', (r.before.sugarPct ?? 80) * 0.6)
       const soda = r.allowed(['baking-soda'])

@@ -76,6 +76,8 @@ const allulose: Swap = {
   oven: { celsius: -15, why: 'Allulose browns very early.' },
   cannot: 'Browns fast; not sold everywhere.',
   standing: 0.7,
+  // A novel food without approval in the EU and the UK at the time of writing.
+  soldIn: ['us'],
   source: 'Reduced-sugar baking literature: allulose lowers the setting temperature and browns strongly',
 }
 
