@@ -1,4 +1,5 @@
 import type { Balance } from '../balance/balance'
+import { methodOf } from '../method/read'
 import type { Banded } from '../balance/families'
 import { outside, TOLERANCE } from '../balance/findings'
 import type { BakeAnswer } from '../oven/predict'
@@ -233,7 +234,10 @@ function recordSays(cause: Cause, c: Case, add: (odds: number, text: string) => 
       add(loose ? 3 : 0.4, loose ? 'the base of the tin comes out' : 'the tin is in one piece')
     },
     'rolled-cold': () => {
-      const roll = recipe.tins.some((t) => t.shape === 'sheet') || /\broll/i.test(`${recipe.title} ${recipe.method.join(' ')}`)
+      const roll =
+        recipe.tins.some((t) => t.shape === 'sheet') ||
+        /\broll/i.test(recipe.title) ||
+        methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'roll'))
       if (!roll) add(0.2, 'nothing here is rolled')
     },
     'not-rested': () => {

@@ -21,6 +21,8 @@ export interface CautionContext {
   /** Hard needs somebody at the table has. */
   needs: readonly string[]
   method: string
+  /** Egg goes into something that is neither baked nor cooked. */
+  rawEgg?: boolean
   /** What it bakes in. */
   tins?: readonly Tin[]
   slices: number
@@ -56,7 +58,9 @@ const TRIGGERS: Trigger[] = [
     code: 'raw-egg',
     text: 'Egg that is not baked through is a risk for children, the pregnant, the old and the ill: use pasteurised egg.',
     checkWith: 'local food-safety advice',
-    when: (c) => has(c, (i) => i.kind === 'egg') && /icing|frosting|mousse|meringue|mayonnaise|no[- ]bake/i.test(c.method),
+    // A word for something raw is enough: who reads the method wrongly must not be the one who keeps silent.
+    when: (c) =>
+      has(c, (i) => i.kind === 'egg') && (c.rawEgg === true || /icing|frosting|mousse|meringue|mayonnaise|no[- ]bake/i.test(c.method)),
   },
   {
     code: 'coeliac',

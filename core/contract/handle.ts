@@ -4,6 +4,7 @@ import { crumbShift, type Lessons } from '../bakebook/lessons'
 import type Joi from 'joi'
 import { balanceOf, type Balance } from '../balance/balance'
 import { cautionsFor, type Caution } from '../care/cautions'
+import { hasRawEgg } from '../care/raw-egg'
 import type { Banded, CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
 import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
@@ -217,6 +218,7 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
         grams,
         needs: [],
         method: recipe.method.join('\n'),
+        rawEgg: hasRawEgg(recipe),
         tins: recipe.tins,
         slices: balance.perSlice.slices,
       }),

@@ -3,6 +3,7 @@ import { isGroup, isLine, type Act } from '../method/step'
 import { balanceOf } from '../balance/balance'
 import type { Family } from '../balance/families'
 import { cautionsFor, cautionsInStep, type Caution } from '../care/cautions'
+import { hasRawEgg } from '../care/raw-egg'
 import type { Region } from '../measure/region'
 import { ingredientOf, nameOf } from '../pantry/pantry'
 import type { Line, Recipe } from '../recipe/recipe'
@@ -72,7 +73,6 @@ const MIXES: ReadonlySet<Act> = new Set<Act>([
 ])
 /** Acts after which the batter is ready. */
 const BATTER: ReadonlySet<Act> = new Set<Act>(['cream', 'foam', 'melt', 'rub-in', 'mix', 'fold'])
-const LINES = /\b(line|grease|butter|flour|paper)\b[^.]*\b(tins?|pans?|trays?|cases|moulds?|paper)\b/i
 /** Ready to pour: what may still loosen it, by the kind of the recipe's own liquid. */
 const LOOSENS = [
   'milk-whole',
@@ -197,6 +197,7 @@ export function counterOf(request: CounterRequest): CounterAnswer {
       grams,
       needs: request.needs,
       method: request.recipe.method.join('\n'),
+      rawEgg: hasRawEgg(request.recipe),
       tins: request.recipe.tins,
       slices: balance.perSlice.slices,
     }),
@@ -243,7 +244,7 @@ function remind(steps: CounterStep[], all: readonly Activity[], recipe: Recipe, 
     steps[at]!.reminders.push({ code: 'preheat', text: `${preheat.label} now: it is hot in about ${preheat.minutes.best} minutes.` })
   }
   const tins = recipe.tins.map((t) => t.text).filter(Boolean)
-  if (bakeAt >= 0 && tins.length && !recipe.method.some((m) => LINES.test(m))) {
+  if (bakeAt >= 0 && tins.length && !methodOf(recipe).steps.some((m) => m.clauses.some((c) => c.act === 'ready-tin'))) {
     first.reminders.push({ code: 'line', text: lining(recipe.tins, family) })
   }
   if (all.some((a) => a.id.endsWith(':soften')))

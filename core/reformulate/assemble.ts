@@ -7,6 +7,7 @@ import { isCake, metricsOf, modelOf } from '../balance/metrics'
 import { missingIn } from '../balance/missing'
 import { recognise, type Fit, type Kinds } from '../balance/recognise'
 import { cautionsFor } from '../care/cautions'
+import { hasRawEgg } from '../care/raw-egg'
 import { predictCrumb } from '../crumb/predict'
 import type { Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
@@ -179,6 +180,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
       grams: new Map(lines.map((l) => [l.ingredient, l.to])),
       needs: ask.rules.needs,
       method: recipe.method.join('\n'),
+      rawEgg: hasRawEgg(recipe),
       tins: recipe.tins,
       slices: slices > 1 ? slices : 10,
     }),
