@@ -285,7 +285,8 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       return
     }
     // How long it keeps is nobody's time.
-    if (!p.verb && act === 'other' && /\b(?:keeps?|stays?|lasts?|freezes?|remains?)\b/.test(d.text)) {
+    const keeps = /\b(?:keeps?|stays?|lasts?|freezes?|remains?)\b/.test(d.text)
+    if (!p.verb && keeps && (act === 'other' || (time !== undefined && time[1] >= 24 * 60))) {
       unread.push({ step: d.step, span })
       return
     }

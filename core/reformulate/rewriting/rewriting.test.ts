@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../../contract/handle'
+import type { Goal } from '../goals'
+
+const first = (text: string, goals: Goal[], more: object = {}) => {
+  const o = answer('reformulate', { text, region: 'uk', goals, limit: 1, ...more }).options[0]!
+  return { ...o, told: o.method.map((s) => s.text).join('\n') }
+}
+
+const MOUSSE = (method: string) =>
+  `Lemon mousse cake\nBase:\n150 g digestive biscuits\n70 g butter\n\nMousse:\n10 g powdered gelatine\n60 ml water\n500 g cream cheese\n120 g sugar\n100 ml lemon juice\n\nMethod:\nCrush the biscuits, mix in the melted butter and press into a 20 cm springform tin.\n${method}`
+
+describe('agar in the place of gelatine', () => {
+  it('boils in the liquid that the gelatine was given, is not cooled, and goes in warm', () => {
+    const { told } = first(
+      MOUSSE(
+        'Sprinkle the gelatine over the water and leave 5 minutes, then melt it gently. Cool to room temperature. Beat the cream cheese with the sugar and lemon juice. Beat in the gelatine mixture. Pour over the base and chill 4 hours.',
+      ),
+      ['vegan'],
+    )
+    expect(told).toMatch(/Whisk the agar into the water and boil it gently for 2 minutes/)
+    expect(told).toMatch(/Beat in the still warm agar/)
+    expect(told).not.toMatch(/gelatine|room temperature/i)
+    expect(told).toMatch(/chill 4 hours/)
+  })
+
+  it('boils where it was melted, if it was only soaked before', () => {
+    const { told } = first(
+      MOUSSE(
+        'Soak the gelatine in cold water. Warm the lemon juice, melt the gelatine in it. Beat the cream cheese with the sugar, fold in the gelatine mixture, pour over the base and chill overnight.',
+      ),
+      ['vegan'],
+    )
+    expect(told.match(/boil it gently/g)).toHaveLength(1)
+    expect(told).not.toMatch(/gelatine/i)
+  })
+})
+
+describe('soda and a rest that the recipe has', () => {
+  const REST =
+    'Sponge\n200 g butter\n200 g sugar\n3 eggs\n220 g plain flour\n1 tsp baking powder\n1/2 tsp bicarbonate of soda\n150 ml buttermilk\n\nMethod:\nCream the butter and sugar.\nBeat in the eggs.\nStir in the flour, baking powder and bicarbonate of soda in turns with the buttermilk.\nLet the batter stand for 20 minutes.\nSpread in a 20 cm round tin and bake at 180 C for 40 minutes.'
+  it.each([['gluten-free'], ['eggless'], ['dairy-free']] as [Goal][])('%s: the soda goes in behind it', (goal) => {
+    const { told } = first(REST, [goal])
+    expect(told).toMatch(/stand for 20 minutes\.?\s+Only then sift the bicarbonate of soda/i)
+    expect(told.match(/bicarbonate of soda/gi)).toHaveLength(1)
+  })
+})
+
+describe('things go in where they are poured', () => {
+  it('what is poured joins the oil, not the carrots', () => {
+    const { told } = first(
+      'Carrot tray\n250 g plain flour\n2 tsp baking powder\n4 eggs\n300 g sugar\n270 ml oil\n400 g carrots, grated\n\nMethod:\nWhisk the flour and baking powder. Beat the eggs and sugar for 2 minutes; slowly stream in the oil. Stir the dry ingredients into the wet, then fold in the carrots. Pour into a 9x13 in pan and bake at 180 C for 40 minutes.',
+      ['gluten-free'],
+    )
+    expect(told).toMatch(/stream in the oil and the (?:milk|water)/)
+  })
+
+  it('what stands for broken eggs is put, and not beaten to a froth', () => {
+    const { told } = first(
+      'Sponge\n190 g plain flour\n1 tsp baking powder\n1/4 tsp baking soda\n120 g powdered sugar\n3 eggs\n110 ml oil\n120 ml milk\n\nMethod:\nSieve the flour, baking powder and soda and keep aside. Break the eggs in a bowl, add the sugar and beat 5 mins till frothy. Add the oil, then the flour mix and milk in turns. Pour in a 7 inch tin and bake at 180 degrees for 35 mins.',
+      ['eggless'],
+      { schools: ['yogurt-soda'] },
+    )
+    expect(told).toMatch(/Put the yogurt in a bowl, add the sugar and whisk until smooth/)
+    expect(told).not.toMatch(/froth|break/i)
+  })
+
+  it('a rest comes before the first thing that goes into the dish', () => {
+    const { told } = first(
+      'Syrup pudding\nPudding:\n200 g plain flour\n2 tsp baking powder\n110 g butter\n200 g sugar\n2 eggs\n\nSyrup:\n350 ml maple syrup\n350 ml cream\n\nMethod:\nBoil the maple syrup and cream for 1 minute and set aside. Cream the butter and sugar. Add the eggs and beat until smooth. Stir in the flour and baking powder.\nPour half of the hot syrup into a 20 cm square dish. Drop the dough in by spoonfuls and pour the remaining syrup over.\nBake at 190 C for 35 minutes.',
+      ['gluten-free'],
+    )
+    expect(told.indexOf('stand for 20')).toBeGreaterThan(0)
+    expect(told.indexOf('stand for 20')).toBeLessThan(told.indexOf('Pour half'))
+  })
+})
+
+describe('one amount for several lines', () => {
+  it.each([
+    ['225 g each butter, caster sugar and self-raising flour'],
+    ['butter, caster sugar and self-raising flour, 225 g of each'],
+    ['equal weights (225 g) of butter, caster sugar and self-raising flour'],
+    ['the same weight of butter, caster sugar and self-raising flour - I use 225 g of each'],
+  ])('%s', (row) => {
+    const { recipe } = answer('parse', { text: `Sponge\n4 eggs\n${row}\n\nMethod:\nMix all and bake.`, region: 'uk' })
+    const grams = Object.fromEntries(recipe.parts[0]!.lines.map((l) => [l.ingredient, Math.round(l.grams.best)]))
+    expect(grams).toMatchObject({ 'butter-unsalted': 225, 'sugar-white': 225, 'flour-self-raising': 225 })
+  })
+
+  it('their weight is that of the eggs in their shells', () => {
+    const { recipe } = answer('parse', {
+      text: 'Sponge\n3 medium eggs\ntheir weight in butter, caster sugar and self-raising flour\n\nMethod:\nMix all and bake.',
+      region: 'uk',
+    })
+    const [egg, ...rest] = recipe.parts[0]!.lines
+    expect(rest).toHaveLength(3)
+    for (const l of rest) expect(l.grams.best / egg!.grams.best).toBeCloseTo(1 / 0.88, 1)
+  })
+})
