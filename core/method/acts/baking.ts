@@ -1,0 +1,64 @@
+import { says, type Rule } from './cues'
+
+/** The bake, however it is told. */
+export const BAKING: readonly Rule[] = [
+  ['bake', (c) => c.verb === 'bake' && !/\bbake (?:it )?(?:off|beans)\b/.test(c.text)],
+  [
+    'bake',
+    (c) =>
+      c.cls === 'cook' &&
+      !c.baked &&
+      (c.minutes > 0 || c.places.has('oven') || c.hasHeat || c.filled) &&
+      !(c.verb === 'toast' || (c.verb === 'microwave' && c.ids.length > 0 && c.minutes < 1)),
+  ],
+  ['bake', (c) => c.cls === 'cook' && c.places.has('oven')],
+  [
+    'bake',
+    (c) =>
+      (c.cls === 'put' || c.cls === 'wait' || c.cls === 'other' || c.cls === 'mix') &&
+      /\b(?:in|into|to|back in|back into|inside)\b/.test(c.text) &&
+      c.places.has('oven') &&
+      !(
+        /^(?:adjust|position|move|set|place|put|arrange)$/.test(c.verb) &&
+        says(c, /\b(?:oven )?(?:racks?|shelf|shelves)\b/) &&
+        c.ids.length === 0 &&
+        !says(c, /\b(?:tins?|pans?|cakes?|it|them|moulds?) (?:in|on|into)\b/)
+      ) &&
+      !says(c, /\b(?:open|ajar|turned off|switched off|off oven|cooling oven|hot water|tray of|out of|from the)\b/) &&
+      !/^(?:remove|have|get|do|test|check)$/.test(c.verb),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.minutes >= 5 &&
+      c.filled &&
+      !c.baked &&
+      (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'other' || c.verb === 'cover') &&
+      (c.hasHeat ||
+        says(c, /\b(?:low heat|slow heat|medium heat|oven|flame|lid|cooker|degrees|gas|coals?|charcoal)\b/) ||
+        (c.verb === '' && !says(c, /\b(?:rest|fridge|cool|chill|stand)\b/))),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
+  ],
+  // "In the tin, in the oven, 55–60 mins."
+  ['bake', (c) => c.verb === '' && c.places.has('oven') && c.minutes >= 5 && c.ids.length === 0 && !says(c, /\b(?:off|out of)\b/)],
+  ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text)],
+  [
+    'bake',
+    (c) =>
+      c.minutes > 0 &&
+      c.hasHeat &&
+      (c.verb === '' || c.cls === 'wait' || /^(?:give|lower|reduce|turn|raise|increase|continue)$/.test(c.verb)),
+  ],
+  [
+    'bake',
+    (c) =>
+      c.minutes > 0 &&
+      (c.before === 'bake' || (c.baked && /\b(?:back in|back into|oven)\b/.test(c.text)) || (c.before === 'unmould' && !says(c, /rack/))) &&
+      /\b(?:more|another|further|longer)\b/.test(c.text) &&
+      !says(c, /\bcool|rack|stand\b/),
+  ],
+]

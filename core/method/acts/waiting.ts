@@ -1,0 +1,21 @@
+import { says, type Rule } from './cues'
+
+/** Resting, serving, and what merely stands. */
+export const WAITING: readonly Rule[] = [
+  [
+    'rest',
+    (c) =>
+      c.verb === 'rest' ||
+      (c.cls === 'wait' && (c.minutes > 0 || says(c, /\b(?:aside|stand|rest|overnight)\b/)) && !says(c, /\baside\b(?!.*\d)/)),
+  ],
+  [
+    'rest',
+    (c) =>
+      (c.cls === 'put' || c.cls === 'other' || c.verb === '') &&
+      c.minutes >= 5 &&
+      says(c, /\b(?:aside|rest|stand|room temperature|counter|leave)\b/),
+  ],
+  ['other', (c) => c.cls === 'wait' || (c.cls === 'put' && says(c, /\baside\b/))],
+  ['serve', (c) => says(c, /\bto (?:the )?table\b/) && (c.cls === 'put' || c.cls === 'serve')],
+  ['serve', (c) => c.cls === 'serve' || (c.verb === '' && /^\W*serves?\b/.test(c.text))],
+]
