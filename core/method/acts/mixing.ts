@@ -1,4 +1,4 @@
-import { has, holds, fat, egg, white, sugar, flour, whipping, liquid, leavener, says, AIRY, PEAKS, PALE, type Rule } from './cues'
+import { MIXED, has, holds, fat, egg, white, sugar, flour, whipping, liquid, leavener, says, AIRY, PEAKS, PALE, type Rule } from './cues'
 
 /** Things come together: rubbed, strained, softened, folded, whipped, creamed, mixed. */
 export const MIXING: readonly Rule[] = [

@@ -1,4 +1,4 @@
-import { says, type Rule } from './cues'
+import { OVEN_LEAST, says, type Rule } from './cues'
 
 /** The oven is heated, or set to another heat. */
 export const OVEN: readonly Rule[] = [
