@@ -61,11 +61,11 @@ export function dosesOf(part: Part, signs: MethodSigns, without: (index: number)
 }
 
 export function kindsOf(doses: readonly Dose[]): Kinds {
-  const kinds: Kinds = { mix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0, coconut: 0 }
+  const kinds: Kinds = { mix: 0, foamMix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0, coconut: 0 }
   for (const { ingredient: id, grams } of doses) {
     const i = ingredientOf(id)
     if (!i) continue
-    if (id.startsWith('cake-mix')) kinds.mix += grams
+    if (id.startsWith('cake-mix')) kinds[i.foams ? 'foamMix' : 'mix'] += grams
     if (
       /^(cream-cheese|mascarpone|ricotta|quark|cottage-cheese|fromage-frais|plant-cream-cheese|plant-mascarpone|paneer|yogurt-greek)$/.test(
         id,

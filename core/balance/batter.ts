@@ -3,7 +3,20 @@ import { isGroup, isLine, type Act, type Method } from '../method/step'
 import type { Part, Recipe } from '../recipe/recipe'
 
 /** Acts by which a thing goes over, under or round a batter instead of into it. */
-const NOT_INTO: ReadonlySet<Act> = new Set(['decorate', 'soak', 'spread', 'pipe', 'poke', 'serve', 'ready-tin', 'roll', 'hollow'])
+const NOT_INTO: ReadonlySet<Act> = new Set([
+  'decorate',
+  'soak',
+  'spread',
+  'pipe',
+  'poke',
+  'serve',
+  'ready-tin',
+  'roll',
+  'hollow',
+  'unmould',
+  'cool',
+  'cut',
+])
 /** A batter is in its tin once its flour and this share of the lines have gone in. */
 const MOST = 0.45
 /** Acts that put things together. */

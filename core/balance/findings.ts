@@ -197,7 +197,7 @@ export function findingsOf(mix: Judged): Finding[] {
   else if (setting < LOW_SETTING && !gelled && !signs.unbaked && !found.some((f) => f.code === 'weak-set'))
     add('weak-set', 'caution', 'setting', LOW.setting![1])
   const mostFat = mostFatPer100(family)
-  const mostWater = mostWaterPer100(family)
+  const mostWater = signs.crepe ? undefined : mostWaterPer100(family)
   if (mostFat !== undefined && metrics.fatPer100 > mostFat && !found.some((f) => f.code === 'greasy'))
     add('greasy', metrics.fatPer100 > mostFat * 1.5 ? 'fault' : 'caution', 'fatPer100', HIGH.fatPct![1])
   if (
@@ -207,16 +207,20 @@ export function findingsOf(mix: Judged): Finding[] {
   )
     add('too-wet', 'caution', 'waterPer100', HIGH.moisture![1])
   const salty = family === 'boxed' ? SALTY_BOX : SALTY
-  const salt = metrics.saltPct === undefined ? per100(mass.salt) / SALTY_PER_100 : metrics.saltPct / salty
+  // A foam from a box has hardly any flour to count its salt by.
+  const byWeight = metrics.saltPct === undefined || (mass.flour < 0.2 * mass.total && mass.egg === 0)
+  const salt = byWeight ? per100(mass.salt) / SALTY_PER_100 : metrics.saltPct! / salty
   if (salt > 1) add('salty', salt > 2.5 ? 'fault' : 'caution', 'saltPct', 'More salt than a cake carries: check the amount.')
 
   const gas = liftOf(mass) ?? 0
-  const foamable = mass.egg > 0 || signs.whipped
+  // Egg white that a box brings dried counts as what it was: an eighth of it is protein.
+  const egg = Math.max(mass.egg, mass.eggProtein / 0.125)
+  const foamable = egg > 0 || signs.whipped
   const creamed = signs.creamed && mass.plasticFat > 0.25 * mass.flour
   const carried =
     (model.air === 'foam' && foamable && (signs.whipped || signs.silent)) ||
     (model.air === 'creamed' && (creamed || signs.silent) && mass.plasticFat > 0.25 * mass.flour) ||
-    (signs.whipped && mass.egg > 0.5 * mass.flour) ||
+    (signs.whipped && egg > 0.5 * mass.flour) ||
     creamed
   const needsAir = !FLAT.includes(family) && !bar
   if (needsAir && gas < LEAST_GAS && !carried)
@@ -227,7 +231,7 @@ export function findingsOf(mix: Judged): Finding[] {
       'lift',
       'Nothing raises it: no leavener, and neither creamed butter nor a whipped foam.',
     )
-  if (model.air === 'foam' && family === 'foam' && mass.egg < 0.2 * mass.flour && gas < 8)
+  if (model.air === 'foam' && family === 'foam' && egg < 0.2 * mass.flour && gas < 8)
     add('no-air', 'fault', 'lift', 'A foam cake with hardly any egg to whip: nothing carries it.')
   return found
 }

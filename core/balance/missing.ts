@@ -62,7 +62,9 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
     /replacer|aquafaba|flax|chia|tofu|yogurt|condensed|soft-drink|sparkling/.test(id)
   if (family === 'boxed' && !lines.some((i) => i && binds(i.id, i.kind)))
     add('egg', 'The box counts on eggs, or on something in their place: was it left out?', 'caution')
-  if (!floury && !['flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'foam'].includes(family))
+  // Pastry that is bought is flour already.
+  const bought = lines.some((i) => i && /^(?:puff-pastry|filo-pastry|pastry-case)/.test(i.id))
+  if (!floury && !bought && !['flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'foam'].includes(family))
     add('flour', 'There is hardly any flour: was it left out?', 'caution')
   return found
 }

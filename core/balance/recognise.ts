@@ -6,6 +6,8 @@ import type { MethodSigns } from './method'
 /** Grams of the kinds of ingredient that tell families apart. */
 export interface Kinds {
   mix: number
+  /** Boxes that are whipped: angel food. */
+  foamMix: number
   cheese: number
   chocolate: number
   nutMeal: number
@@ -124,7 +126,9 @@ export function recognise(
         yes(signs.rolled) * ramp(wet, 1.3, 1.05),
       ),
     ],
-    ['crepe', thin * floury * not(box)],
+    // A box thinned with milk and fried in sheets is a crêpe batter as well.
+    ['crepe', Math.max(thin * floury * not(box), yes(signs.crepe, 0) * box * ramp(flow, 3, 4.2) * 0.95)],
+    ['foam', ramp(kinds.foamMix / total, 0.2, 0.35)],
     [
       'foam',
       foamy *

@@ -467,6 +467,7 @@ function thingsOf(
       const before = used.get(key(l.part, l.line)) ?? 0
       // "into the eggs": what they have become.
       if (before >= 1 && c.target && !c.rest) continue
+      if (before >= 1 && c.mention.words[0] === 'mix') continue
       // "the butter and sugar mixture": it was made of them before.
       if (before > 0 && !c.rest && OF_MIXTURE.test(d.scan.text.slice(span[1]))) continue
       const measure = d.scan.measures.find(

@@ -4,6 +4,7 @@ import { tokenise, type Token } from '../language/token'
 import { ingredientOf } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import type { Piece } from './clause'
+import { VERB_CLASS } from './lexicon'
 import type { Group } from './step'
 
 /** A mention of a step that may be a line of the recipe. */
@@ -165,13 +166,16 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
 }
 
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
-const COLLECTIVE = /^(?:fats?|fruits?|crumbs)$/
+const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix)$/
 
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
     const i = p.from + n
     if (!COLLECTIVE.test(x.word) || p.masked.has(i) || i === p.at || s.mentions.some((m) => i >= m.from && i < m.to)) return []
     if (
+      // "Beat the mix with the water": the box, where it is worked on; poured into its tin it is the batter.
+      (x.word === 'mix' &&
+        (!/^(?:the|cake|dry|boxed|box)$/.test(s.tokens[i - 1]?.word ?? '') || !/^(?:whip|mix)$/.test(VERB_CLASS[p.verb] ?? ''))) ||
       /^(?:mixture|base|crust|coat)$/.test(s.tokens[i + 1]?.word ?? '') ||
       /^(?:like|low|no|moist|few|g)$/.test(s.tokens[i - 1]?.word ?? '') ||
       s.tokens[i - 1]?.kind === 'number'

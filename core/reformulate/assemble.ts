@@ -82,7 +82,7 @@ const outcomesOf = (variables: Problem['variables'], rounded: Rounded): Outcome[
     to: rounded.grams[i]!,
     kitchen: rounded.texts[i]!,
     replaces: v.replaces,
-    ...(v.portions && v.from === 0 && { portions: v.portions }),
+    ...(v.portions && { portions: v.portions }),
     why: v.why,
   }))
 
@@ -332,7 +332,8 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
       else {
         const kitchen = o.kitchen ?? kitchenOf(place.ingredient.id, o.to, ask.measures, ask.region)
         const why = reasonsFor(o, place, o.to, batter.removed.size > 0)
-        lines.push({ ...base, to: round1(o.to), kitchen, status: 'changed', replaces: [...new Set(o.replaces)], why })
+        const shares = sharesOfLine(o, (grams) => kitchenOf(o.ingredient, grams, ask.measures, ask.region))
+        lines.push({ ...base, to: round1(o.to), kitchen, status: 'changed', replaces: [...new Set(o.replaces)], ...shares, why })
         recipe.parts[p]!.lines.push(newLine(place.ingredient.id, o.to, kitchen, ask.region, line))
       }
     }),

@@ -150,7 +150,7 @@ function standInMenus(
     const outside = !p.inBatter
       ? p.ingredient.kind === 'egg'
         ? EGG_OUTSIDE_BATTER[id]
-        : isFlour(p.ingredient)
+        : isFlour(p.ingredient) && holdsGluten(p.ingredient)
           ? FLOUR_OUTSIDE_BATTER
           : undefined
       : undefined

@@ -22,7 +22,7 @@ export interface FinishedPart {
 }
 
 /** How far a stand-in may move from the weight of what it stands for. */
-const FINISH_LEEWAY = 0.2
+const FINISH_LEEWAY = 0.1
 const SOAK_LEEWAY = 0.03
 
 /** Of the changes by degree, those that make sense in a frosting: what creams or dissolves in it. */
@@ -101,12 +101,13 @@ function rework(s: Situation, places: Place[], combination: Combination, whole: 
     else if (swapsOnly) Object.assign(v, { low: Math.max(v.low, 0.7 * v.from), high: Math.min(v.high, 1.3 * v.from + 15) })
   }
   // Gram for gram, or nearly: an icing keeps its weight, and what soaks a cake its litre.
-  const leeway = s.recipe.parts[part]!.role === 'soak' ? SOAK_LEEWAY : FINISH_LEEWAY
+  const { role } = s.recipe.parts[part]!
+  const leeway = role === 'soak' ? 2 * SOAK_LEEWAY : FINISH_LEEWAY
   if (!batter && swapsOnly)
     for (const v of d.variables)
       if (v.from === 0 && v.start > 0)
         Object.assign(v, {
-          low: Math.max(v.low, v.start * (1 - leeway)),
+          low: Math.max(v.low, v.start * (role === 'soak' ? 1 : 1 - leeway)),
           high: Math.min(Math.max(v.high, v.start), v.start * (1 + leeway)),
         })
   const problem = buildProblem({

@@ -153,7 +153,7 @@ export function draft(
       has.high = Math.max(has.high, has.from) + high
       has.give = Math.max(has.give, give)
       has.portions = [
-        ...(has.portions ?? (has.from > 0 ? [] : [{ replaces: [...has.replaces], grams: has.start - start }])),
+        ...(has.portions ?? [{ replaces: has.from > 0 ? [has.ingredient.id] : [...has.replaces], grams: has.start - start }]),
         { replaces, grams: start },
       ]
       has.replaces.push(...replaces)

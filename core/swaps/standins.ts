@@ -39,6 +39,12 @@ const CREAM: StandIn[] = [
   one('coconut-cream', 'coconut', 'Thick coconut cream, chilled, whips and enriches.', 1.1),
 ]
 
+/** Where no seeds are in the house: flour has no fat of its own and drinks more, so there is less of it. */
+const FLOUR_FOR_NUTS: readonly StandIn[] = [
+  one('flour-plain', null, 'Plain flour, less of it: a closer, cakier crumb.', 0.6),
+  one('flour-gf-blend', null, 'A gluten-free blend, less of it.', 0.6),
+]
+
 /**
  * What can stand in for an ingredient that a need or the baker rules out, best first.
  * The reformulator takes the first that is allowed and lets the programme correct the rest.
@@ -109,9 +115,10 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'flour-almond': [
     one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds have the fat and bite of almonds.'),
     one('flour-pumpkin-seed', 'nut-flour', 'Ground pumpkin seeds; the crumb is green.'),
+    ...FLOUR_FOR_NUTS,
   ],
-  'flour-hazelnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
-  'flour-walnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.')],
+  'flour-hazelnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.'), ...FLOUR_FOR_NUTS],
+  'flour-walnut': [one('flour-sunflower', 'nut-flour', 'Ground sunflower seeds.'), ...FLOUR_FOR_NUTS],
   walnut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   pecan: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   hazelnut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
@@ -227,8 +234,12 @@ export const EGG_OUTSIDE_BATTER: Readonly<Record<string, readonly StandIn[]>> = 
   'egg-yolk': [
     {
       school: 'starch-gum',
-      brings: [{ ingredient: 'cornstarch', ratio: 0.3 }],
-      why: 'Cornflour thickens what yolk thickened: 5 g a yolk.',
+      // Eggless pastry creams and curds take about a tablespoon more starch for five yolks, and the yolks' water.
+      brings: [
+        { ingredient: 'cornstarch', ratio: 0.15 },
+        { ingredient: 'water', ratio: 0.6 },
+      ],
+      why: 'Cornflour thickens what yolk thickened: a teaspoon a yolk, in a spoonful of water.',
     },
   ],
   'egg-whole': [

@@ -111,11 +111,11 @@ export function namesOf(sheet: Sheet, work: Work, things: readonly LineThing[]):
 
 /** What stands where the eggs of a part stood: the school's carrier, and the liquid that came with it. */
 function eggNames(sheet: Sheet, part: number): string[] {
-  const by = sheet.r.lines.filter((l) => l.status === 'added' && l.to > 0 && l.partIndex === part && l.replaces.some(isEgg))
+  const by = sheet.r.lines.filter((l) => (l.status === 'added' || l.shares) && l.to > 0 && l.partIndex === part && l.replaces.some(isEgg))
   const names: string[] = []
   const school = sheet.batterParts.has(part) ? sheet.r.egg : undefined
   if (school) {
-    const shared = by.find((l) => l.shares && school.brings[0]?.any.includes(l.ingredient))
+    const shared = by.find((l) => l.shares && school.calledInMethod.includes('{carrier}') && school.brings[0]?.any.includes(l.ingredient))
     names.push(
       shared
         ? sheet.nameFor(shared, shared.replaces.find(isEgg)!)

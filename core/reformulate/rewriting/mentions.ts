@@ -1,11 +1,11 @@
-import { isLine, type LineThing } from '../../method/step'
+import { isLine, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
 import { need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'
 import { eggMention } from './eggs'
 import { drop, inList } from './edit'
-import { isEgg, type Sheet, type Work } from './sheet'
+import { isEgg, MIXING, type Sheet, type Work } from './sheet'
 
 /** Every mention of what left gives way. */
 export function renameAll(sheet: Sheet, work: Work): void {
@@ -13,7 +13,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
   // "The crumbs", "the fat" are so still, whatever they are made of now.
   for (const c of work.clauses)
     for (const x of c.things) {
-      if (!isLine(x) || !/^(?:crumbs?|fats?|fruits?)$/i.test(work.text.slice(...x.span))) continue
+      if (!isLine(x) || !/^(?:crumbs?|fats?|fruits?|mix)$/i.test(work.text.slice(...x.span))) continue
       if (s.mentions.some((m) => s.tokens[m.from]!.from === x.span[0])) continue
       for (const l of sheet.fateOf(x.part, x.ingredient).by) {
         sheet.collected.add(l)
@@ -30,7 +30,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
     if (!found || swallowed(t.from, to)) continue
     const fate = sheet.fateOf(found.part, found.ingredient)
     if (fate.kind === 'kept') {
-      if (fate.now && fate.now.status === 'changed') amounts(work, m, found.thing, fate.now)
+      if (fate.now?.status === 'changed' && !ownShare(sheet, work, m, found, fate.now)) amounts(work, m, found.thing, fate.now)
       continue
     }
     const clause = found.clause
@@ -102,7 +102,7 @@ function swapFor(
   const names =
     flour && short && !first
       ? ['flour']
-      : by.map((b) => shareWritten(sheet, b, found.ingredient, work, m) ?? asWritten(sheet, b.ingredient, found.ingredient, own))
+      : by.map((b) => shareWritten(sheet, b, found.ingredient) ?? asWritten(sheet, b.ingredient, found.ingredient, own))
   // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
   const amount =
     np.amount && first && np.whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
@@ -112,9 +112,11 @@ function swapFor(
   if (amount) work.edits.push({ from: np.from, to: np.to, words: `${amount}${names.join('')}` })
   else {
     const sorts = /\b(?:unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
-    const lead = work.text.slice(np.from, at)
+    // "the yogurt" becomes "140 g of the yogurt".
+    const counted = /^[\d¼½¾⅓⅔⅛⅜⅝⅞]/.test(names[0]!) && names.length === 1
+    const lead = counted ? '' : work.text.slice(np.from, at)
     work.edits.push(
-      ...inList(work, lead.replace(sorts, '') === lead ? at : np.from, np.to, [
+      ...inList(work, lead.replace(sorts, '') === lead && !counted ? at : np.from, np.to, [
         `${lead.replace(sorts, '') === lead ? '' : lead.replace(sorts, '')}${names[0]!}`,
         ...names.slice(1),
       ]),
@@ -123,12 +125,10 @@ function swapFor(
   work.why.add(`${capital(joined(by.map((b) => sheet.name(b.ingredient))))} in place of ${sheet.name(found.ingredient)}.`)
 }
 
-/** What of a shared line goes in here; "the" before it where the sentence has none. */
-function shareWritten(sheet: Sheet, b: OptionLine, id: string, work: Work, m: Mention): string | undefined {
+/** What of a shared line goes in here. */
+function shareWritten(sheet: Sheet, b: OptionLine, id: string): string | undefined {
   if (!b.shares?.some((s) => s.replaces.includes(id))) return undefined
-  const words = sheet.nameFor(b, id)
-  const the = work.scan.tokens[m.from - 1]?.word === 'the'
-  return words.startsWith('rest') && !the ? `the ${words}` : words
+  return sheet.nameFor(b, id)
 }
 
 /** The baker's own word where the new thing is of its kind: "gluten-free cookies", "soy yoghurt". */
@@ -136,6 +136,38 @@ function asWritten(sheet: Sheet, id: string, from: string, own: string): string 
   if (id === `${from}-gf`) return `gluten-free ${own}`
   const spelt = /yogh?ourt|yoghurt/i.exec(own)
   return spelt ? sheet.name(id).replace('yogurt', spelt[0].toLowerCase()) : sheet.name(id)
+}
+
+/**
+ * A line that the recipe had, and that stands for something else now as well: what goes in here is said, unless all of
+ * it went into what was stirred together first.
+ *
+ * @returns whether it was told so
+ */
+function ownShare(
+  sheet: Sheet,
+  work: Work,
+  m: Mention,
+  found: { part: number; ingredient: string; thing?: LineThing; clause?: Clause },
+  now: OptionLine,
+): boolean {
+  // What is sifted together is one amount.
+  const together = /^(?:leavener|flour|sugar|salt|fat|binder)$/.test(need(found.ingredient).kind)
+  if (!now.shares || together || !found.thing || !found.clause || !MIXING.has(found.clause.act)) return false
+  const s = work.scan
+  const limit = s.tokens.findIndex((x) => x.from >= found.clause!.span[0])
+  const np = phraseOf(s, m, Math.max(limit, 0))
+  const name = sheet.name(found.ingredient)
+  if (sheet.prepared.some((p) => p.of === sheet.r.egg?.id && p.role === 'prepare' && p.text.startsWith('Stir') && p.text.includes(name))) {
+    drop(sheet, work, np, found.clause, m, found.ingredient)
+    return true
+  }
+  const words = sheet.nameFor(now, found.ingredient)
+  if (words === name || np.amount) return false
+  const at = s.tokens[m.from]!.from
+  work.edits.push({ from: np.determined ? np.from : at, to: np.to, words })
+  work.why.add(`${capital(name)} stands for two things now, which go in apart.`)
+  return true
 }
 
 /** Amounts within a sentence follow their line. */

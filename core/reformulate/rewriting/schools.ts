@@ -60,7 +60,9 @@ export function restWith(sheet: Sheet): Sheet['resting'] {
 /** Steps that schools bring along. */
 export function collectSchoolSteps(sheet: Sheet) {
   const { egg } = sheet.r
-  const put = (s: AddedStep, text: string, of = '') => {
+  const fried = sheet.works.some((w) => w.clauses.some((c) => c.act === 'fry')) && !sheet.lastBake()
+  const put = (s: AddedStep, told: string, of = '') => {
+    const text = fried ? told.replace('just before the tin', 'just before the first one is fried') : told
     if (s.rests && sheet.resting === 'no') return
     if (s.text.includes('{soda}') && !sheet.result('baking-soda')) return
     if (s.text.includes('{acid}') && !sheet.r.lines.some((l) => l.to > l.from && need(l.ingredient).kind === 'acid')) return

@@ -168,7 +168,7 @@ export class Sheet {
     if (l.from > 0) {
       if (l.to > 0) this.fates.set(at, { kind: 'kept', by: [], now: l })
       else if (before?.kind !== 'kept') {
-        const all = this.r.lines.filter((x) => x.status === 'added' && x.to > 0 && x.replaces.includes(l.ingredient))
+        const all = this.r.lines.filter((x) => (x.status === 'added' || x.shares) && x.to > 0 && x.replaces.includes(l.ingredient))
         const here = all.filter((x) => x.partIndex === l.partIndex)
         // Of a batter in several parts one line may stand for all.
         const by = here.length || !this.batterParts.has(l.partIndex) ? here : all.filter((x) => this.batterParts.has(x.partIndex))
@@ -182,8 +182,8 @@ export class Sheet {
   }
 
   /**
-   * The name of a new line where it takes the place of `id`; of one that stands for several things, the amount for this
-   * one where it is first spoken of, and then "the rest of".
+   * The name of a line where it takes the place of `id`; of one that stands for several things, the amount for this one
+   * where it is first spoken of.
    */
   nameFor(l: OptionLine, id: string): string {
     const name = this.name(l.ingredient)
@@ -193,9 +193,8 @@ export class Sheet {
     this.begun.set(l, told)
     // "Whisk the eggs into the psyllium buttermilk": what is named again is what went in before.
     if (told.has(id)) return name
-    const first = told.size === 0
     told.add(id)
-    return first ? `${share.kitchen} of the ${name}` : `rest of the ${name}`
+    return `${share.kitchen} of the ${name}`
   }
 
   added(part?: number): OptionLine[] {

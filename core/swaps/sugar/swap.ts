@@ -35,6 +35,7 @@ export function takeSugar(
   r: Rework,
   share: number,
   lines = added(r, ['sugar', 'syrup']),
+  stays = 'less, as you wished',
 ): { grams: number; sweet: number; effect: number } {
   const taken = { grams: 0, sweet: 0, effect: 0 }
   for (const m of lines) {
@@ -42,7 +43,7 @@ export function takeSugar(
     taken.grams += out
     taken.sweet += out * sweetOf(m.ingredient)
     taken.effect += out * effectOf(m.ingredient)
-    scale(m, 1 - share, { code: 'less-sugar', message: share > 0.97 ? 'gives way to another' : 'less, as you wished' })
+    scale(m, 1 - share, { code: 'less-sugar', message: share > 0.97 ? 'gives way to another' : stays })
     if (share > 0.97) m.low = m.start = m.high = 0
   }
   return taken
@@ -87,7 +88,10 @@ export function swapSchool(s: Swap, only?: string): ChangeSchool {
       if (!sweetener) return false
       const share = Math.min(r.share, s.most)
       const sugars = swapped(r, sweetener.id)
-      const taken = takeSugar(r, share, sugars)
+      // More was asked for than it can take over: the rest stays, and the reason with it.
+      const stays =
+        r.share > s.most + 0.02 ? `what stays must: ${s.cannot.replace(/[.;:].*$/s, '').replace(/^./, (c) => c.toLowerCase())}` : undefined
+      const taken = takeSugar(r, share, sugars, stays)
       if (!(taken.grams > 5)) return false
       const equal = taken.sweet / Math.max(0.2, sweetOf(sweetener))
       const [least, usual, most] = s.per
