@@ -78,7 +78,11 @@ export function recognise(
   const dense = ramp(sugar, 170, 230) * ramp(mass.cocoa / total, 0.012, 0.03) * ramp(wet, 2.6, 2)
   // Mud cakes: chocolate melted with as much fat as flour, hardly raised and meant to be close.
   const muddy =
-    ramp(mass.flour > 0 ? kinds.chocolate / mass.flour : 0, 0.4, 0.7) * ramp(fat, 85, 105) * ramp(gas, 7, 4) * yes(!signs.creamed, 0.3)
+    ramp(mass.flour > 0 ? kinds.chocolate / mass.flour : 0, 0.4, 0.7) *
+    ramp(mass.cocoa / total, 0.012, 0.03) *
+    ramp(fat, 85, 105) *
+    ramp(gas, 7, 4) *
+    yes(!signs.creamed, 0.3)
   const foamy = Math.max(
     ramp(egg, 95, 125) * yes(!signs.creamed, 0.15) * ramp(fat, 110, 60),
     yes(signs.whipped) * ramp(egg, 60, 95) * yes(!signs.creamed, 0.3) * ramp(fat, 85, 45),
