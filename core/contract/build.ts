@@ -71,7 +71,8 @@ export interface BuildRequest {
   recipe: Recipe
   cut: Cut
   places: Places
-  soak?: SoakKind
+  /** The recipe's own, or another in its place. */
+  soak?: SoakKind | 'own'
   component: string
   colours: Partial<Record<Place, number>>
   goals: (HardNeed | FinishWant)[]
@@ -139,7 +140,7 @@ export function answerBuild(request: BuildRequest): BuildAnswer {
   const bottom = tiers[0]!
   const bottomArea = areaOf(bottom)
   const soak = request.soak
-    ? answerSoak({ recipe, depthMm: bottom.mm.height ?? 40, kind: request.soak, goals: goals.filter(isNeed), region })
+    ? answerSoak({ recipe, depthMm: bottom.mm.height ?? 40, kind: request.soak === 'own' ? undefined : request.soak, goals: goals.filter(isNeed), region })
     : null
   const finishGrams = components.reduce((g, c) => g + c.grams, 0)
   const trimmedGrams = tiers.reduce((g, t) => g + t.trimmedGrams, 0)

@@ -1,12 +1,14 @@
 import { balanceOf } from '../balance/balance'
 import type { HardNeed } from '../pantry/ingredient'
-import type { Recipe } from '../recipe/recipe'
+import { methodOf } from '../method/read'
+import type { Line, Part, Recipe } from '../recipe/recipe'
 import type { Region } from '../measure/region'
 import { amounts, type Amounts, type CakeShape, type Places } from '../finish/amounts'
 import { FORMULAS } from '../finish/formulas'
 import { formulate } from '../finish/formulate'
 import { soak, type SoakAnswer, type SoakKind } from '../finish/soak'
 import { Refusal } from '../refusal'
+import { batterFor } from './tins'
 
 export interface AmountsAnswer extends Amounts {
   /** A recipe for each component that has a formula, in the amount that is wanted. */
@@ -40,33 +42,54 @@ export function answerAmounts(request: {
   }
 }
 
-/** Crumbs hold a soak by their pores; what is dense or already moist holds less, as a share of the usual. */
-const HOLDS: Record<string, number> = {
-  foam: 1.2,
-  pound: 0.75,
-  'flourless-nut': 0.8,
-  'flourless-chocolate': 0.4,
-  'oil-layer': 0.85,
-  loaf: 0.9,
-  cheesecake: 0,
-  custard: 0,
-}
-/** Below this firmness a crumb falls apart when it is soaked. */
-const TENDER = 0.3
+/** Below this firmness a crumb falls apart when it is soaked: it takes so much less, as a share. */
+const TENDER = { below: 0.3, takes: 0.85 }
+/** What has no crumb: it would only swim. */
+const NO_CRUMB: readonly string[] = ['cheesecake', 'custard', 'pastry-cream', 'crepe']
+const MILKS = /milk|cream|condensed/
 
-/** How much of a soak a cake takes: verb `soak`. */
+/** Meals that stay grains in the crumb, and drink. */
+const COARSE = /^(?:semolina|flour-(?:semolina|maize|corn)|polenta|cornmeal)/
+const gramsOf = (recipe: Recipe, test: (id: string) => boolean): number =>
+  recipe.parts
+    .filter((p) => p.role === 'batter')
+    .flatMap((p) => p.lines)
+    .reduce((g, l) => g + (l.ingredient && test(l.ingredient) ? l.grams.best : 0), 0)
+
+/** The soak that a recipe brings along, and of which kind it is. */
+function ownSoak(recipe: Recipe): { part: Part; kind: SoakKind } | undefined {
+  const at = recipe.parts.findIndex((p) => p.role === 'soak' && p.lines.some((l) => l.grams.best > 0))
+  const part = recipe.parts[at]
+  if (!part) return undefined
+  const grams = (some: readonly Line[]) => some.reduce((g, l) => g + l.grams.best, 0)
+  const milky = grams(part.lines.filter((l) => MILKS.test(l.ingredient ?? ''))) > grams(part.lines) / 2
+  const poked = methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'poke'))
+  const thick = part.lines.some((l) => l.ingredient?.startsWith('condensed'))
+  return { part, kind: milky ? (poked && thick && grams(part.lines) < THICK_FILLING ? 'filled-holes' : 'milk') : 'syrup' }
+}
+/** Less than this of a thick milk goes into holes rather than into crumb, g. */
+const THICK_FILLING = 500
+
+/** How much of a soak a cake takes, its own first: verb `soak`. */
 export function answerSoak(request: {
   recipe?: Recipe
   cakeGrams?: number
   depthMm: number
-  kind: SoakKind
+  /** Another than its own. */
+  kind?: SoakKind
   goals: HardNeed[]
   region: Region
 }): SoakAnswer {
-  const { depthMm, kind, goals, region } = request
-  if (!request.recipe) return soak(request.cakeGrams!, depthMm, kind, goals, region)
-  const balance = balanceOf(request.recipe)
-  const holds = (HOLDS[balance.family] ?? 1) * ((balance.metrics.firmness ?? 1) < TENDER ? 0.85 : 1)
-  if (holds <= 0) throw new Refusal('bad-request', 'This has no crumb that could take a soak.', 'recipe')
-  return soak(balance.metrics.bakedGrams, depthMm, kind, goals, region, holds)
+  const { depthMm, goals, region, recipe } = request
+  if (!recipe) return soak(request.cakeGrams!, depthMm, request.kind ?? 'syrup', goals, region)
+  const { metrics, family } = balanceOf(recipe)
+  if (NO_CRUMB.includes(family)) throw new Refusal('bad-request', 'This has no crumb that could take a soak.', 'recipe')
+  const batter = batterFor({ recipe, altitudeM: 0, region })
+  const own = request.kind ? undefined : ownSoak(recipe)
+  return soak(metrics.bakedGrams, depthMm, request.kind ?? own?.kind ?? 'syrup', goals, region, {
+    crumb: ((batter.rise / batter.gramsPerMl) * metrics.batterGrams) / metrics.bakedGrams,
+    semolina: gramsOf(recipe, (id) => COARSE.test(id)) / metrics.bakedGrams,
+    tender: (metrics.firmness ?? 1) < TENDER.below ? TENDER.takes : 1,
+    own: own?.part,
+  })
 }

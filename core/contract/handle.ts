@@ -256,7 +256,11 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
 
   bake: (raw) => {
     const request = checked<Common & Parameters<typeof answerBake>[0]>('bake', raw)
-    return answerBake({ ...request, recipe: request.batterGrams === undefined ? recipeOf(request).recipe : undefined })
+    return answerBake({
+      ...request,
+      recipe: request.batterGrams === undefined ? recipeOf(request).recipe : undefined,
+      ...(request.written && { written: settled(request.written).recipe }),
+    })
   },
 
   frosting: (raw) => {

@@ -157,9 +157,7 @@ const batterRequest = (more: Record<string, Joi.Schema>) =>
     })
 const ovenSetting = Joi.object({
   celsius: Joi.number().min(40).max(320).required(),
-  mode: Joi.string()
-    .valid(...OVEN_MODES)
-    .default('static'),
+  mode: Joi.string().valid(...OVEN_MODES),
   stages: Joi.array()
     .items(Joi.object({ celsius: Joi.number().min(40).max(320).required(), minutes: Joi.number().greater(0).max(600).required() }))
     .max(10),
@@ -338,7 +336,8 @@ export const SCHEMAS = {
   }),
   bake: batterRequest({
     tin: anyTin,
-    oven: ovenSetting,
+    oven: ovenSetting.fork('celsius', (c) => c.optional()),
+    written: recipeSchema,
     startC: Joi.number().min(-25).max(60).default(20),
     lined: Joi.boolean().default(true),
     strips: Joi.boolean().default(false),
@@ -381,9 +380,7 @@ export const SCHEMAS = {
   soak: finishRequest('cakeGrams', {
     cakeGrams: Joi.number().greater(0).max(MOST_GRAMS),
     depthMm: Joi.number().min(3).max(300).default(45),
-    kind: Joi.string()
-      .valid(...SOAKS)
-      .default('syrup'),
+    kind: Joi.string().valid(...SOAKS),
     goals: Joi.array()
       .items(Joi.string().valid(...HARD_NEEDS))
       .max(6)
@@ -397,7 +394,7 @@ export const SCHEMAS = {
       sheets: Joi.number().integer().min(2).max(80),
     }).default({ split: 1, trimMm: 0, rolled: false }),
     places: places.default({}),
-    soak: Joi.string().valid(...SOAKS),
+    soak: Joi.string().valid('own', ...SOAKS),
     component: component.default('butter-icing'),
     colours: Joi.object().pattern(Joi.string().max(20), Joi.number().integer().min(1).max(4)).default({}),
     goals: Joi.array()

@@ -1,7 +1,7 @@
 import type { HardNeed } from '../pantry/ingredient'
 import { need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
-import type { Recipe } from '../recipe/recipe'
+import type { Part, Recipe } from '../recipe/recipe'
 import { kitchenOf, newLine } from '../reformulate/lines'
 import { Refusal } from '../refusal'
 import { allowedOf } from './adjust'
@@ -16,12 +16,14 @@ export interface SoakAnswer {
   hours: { min: number; better: number }
   recipe: Recipe
   notes: string[]
+  /** Of the recipe's own soak: grams of it, against what its crumb holds. */
+  own?: { grams: number; bears: 'light' | 'well' | 'full' | 'too-much' }
 }
 
 interface Kind {
   title: string
-  /** g a g of cake: least that is felt, usual, most that a sound crumb holds (science §9: 25 to 70 %). */
-  takes: readonly [number, number, number]
+  /** g a g of cake, as taste has it: least that is felt, usual, most; what is poured until the crumb is full has none. */
+  takes?: readonly [number, number, number]
   gramsPerMl: number
   hours: readonly [min: number, better: number]
   parts: readonly { any: readonly string[]; share: number }[]
@@ -32,7 +34,7 @@ interface Kind {
 const KINDS: Record<SoakKind, Kind> = {
   syrup: {
     title: 'Soaking syrup',
-    takes: [0.25, 0.36, 0.5],
+    takes: [0.22, 0.34, 0.6],
     gramsPerMl: 1.2,
     hours: [1, 8],
     parts: [
@@ -45,7 +47,6 @@ const KINDS: Record<SoakKind, Kind> = {
   },
   milk: {
     title: 'Milk soak',
-    takes: [0.45, 0.6, 0.75],
     gramsPerMl: 1.08,
     hours: [4, 12],
     parts: [
@@ -72,32 +73,99 @@ const KINDS: Record<SoakKind, Kind> = {
     notes: ['Kept in the fridge, covered.'],
   },
 }
+const EMPTY: Recipe = { title: '', yield: null, tins: [], oven: [], parts: [], method: [] }
 /** One pour sinks about so deep before it pools, mm. */
 const POUR_DEPTH = 16
+/** Crumb without its bubbles, ml per g. */
+const DENSE = 0.8
+/**
+ * Bubbles that open into each other, as a share of all, by porosity: in a crumb that is half bubbles most are closed, in a
+ * sponge nearly none. Set so that bakers' amounts come out: a pound cake drinks a quarter to a third of its mass, a boxed
+ * sheet of 900 g about a litre of milk, a sponge nearly twice its mass.
+ */
+const OPENS = { from: 0.45, over: 0.22, least: 0.1, most: 0.8 }
+/** Crumb swells too, and grains that its little water left dry swell most, ml per g of crumb and of semolina. */
+const SWELLS = { crumb: 0.25, semolina: 1 }
+/** Of the most that it holds: the least that is felt everywhere, and what it bears without weeping. */
+const FILLED = { least: 0.45, usual: 0.75 }
+/** However open, a crumb that drinks more than this falls apart, g a g of cake. */
+const BEARS = 1.8
 
-/** How much of a soak a cake takes, in how many goes, and how long it needs to even out. */
+/**
+ * What a crumb holds, ml per g of cake.
+ *
+ * @param mlPerGram of the baked crumb
+ * @param semolina share of its mass that is semolina or another coarse meal
+ */
+export function holdsOf(mlPerGram: number, semolina = 0): number {
+  const pores = Math.max(0, mlPerGram - DENSE)
+  const open = Math.max(OPENS.least, Math.min(OPENS.most, (pores / mlPerGram - OPENS.from) / OPENS.over))
+  return Math.min(BEARS, pores * open + SWELLS.crumb + SWELLS.semolina * semolina)
+}
+/** A layer cake's crumb, ml per g (AACC 10-90 results in the literature). */
+export const USUAL_CRUMB = 2.35
+
+/** How much a soak of its own is for a crumb, as a share of the most it holds. */
+const bears = (share: number): NonNullable<SoakAnswer['own']>['bears'] =>
+  share < 0.2 ? 'light' : share <= 0.85 ? 'well' : share <= 1.1 ? 'full' : 'too-much'
+const BEARS_WORDS: Record<NonNullable<SoakAnswer['own']>['bears'], string> = {
+  light: 'a light soak, and this crumb could take more',
+  well: 'this crumb holds it well',
+  full: 'about all that this crumb holds: it will weep a little into the dish',
+  'too-much': 'more than this crumb holds: what is left stands in the dish; keep it to pour round the slices',
+}
+
+/**
+ * How much of a soak a cake takes, in how many goes, and how long it needs to even out.
+ *
+ * @param crumb ml per g of the baked cake
+ * @param semolina share of it that is coarse meal
+ * @param tender 1, or less for a crumb that falls apart
+ * @param own the recipe's own soak, judged in place of a usual one
+ */
 export function soak(
   cakeGrams: number,
   depthMm: number,
   kind: SoakKind,
   goals: readonly HardNeed[],
   region: Region,
-  holds = 1,
+  { crumb = USUAL_CRUMB, semolina = 0, tender = 1, own }: { crumb?: number; semolina?: number; tender?: number; own?: Part } = {},
 ): SoakAnswer {
   const k = KINDS[kind]
-  const [low, best, high] = k.takes.map((t) => cakeGrams * t * holds) as [number, number, number]
+  const most = cakeGrams * holdsOf(crumb, semolina) * tender * k.gramsPerMl
+  const [least, usual, much] = (k.takes ?? [Infinity, Infinity, Infinity]).map((t) => cakeGrams * t) as [number, number, number]
+  const high = Math.min(most, much)
+  const [low, best] = [Math.min(least, FILLED.least * high), Math.min(usual, FILLED.usual * high)]
+  const round5 = (x: number) => Math.round(x / 5) * 5
+  const ml = (g: number) => round5(g / k.gramsPerMl)
+  const pours = Math.max(2, Math.round((depthMm / POUR_DEPTH) * (kind === 'milk' ? 1.4 : 1)))
+  const inGoes = (n: number) =>
+    `Pour a ${['', '', 'half', 'third', 'quarter', 'fifth'][n] ?? `${n}th`} at a time, from the edge inward; stop when it no longer goes in.`
+  if (own) {
+    const grams = own.lines.reduce((g, l) => g + l.grams.best, 0)
+    const share = bears(grams / most)
+    const goes = Math.max(1, Math.ceil((pours * grams) / best))
+    return {
+      grams: { low: round5(low), best: round5(grams), high: round5(most) },
+      ml: { low: ml(low), best: ml(grams), high: ml(most) },
+      pours: goes,
+      hours: { min: k.hours[0], better: k.hours[1] },
+      recipe: { ...EMPTY, title: own.name || k.title, parts: [own] },
+      notes: [
+        `Your ${round5(grams)} g: in ${goes === 1 ? 'one go' : `${goes} goes`}, better left ${k.hours[1]} hours; ${BEARS_WORDS[share]}.`,
+        ...k.notes,
+      ],
+      own: { grams: round5(grams), bears: share },
+    }
+  }
   const ids = k.parts.map((part) => {
     const id = allowedOf(part.any, goals)
     if (!id) throw new Refusal('bad-request', `No ${k.title.toLowerCase()} meets these needs.`, 'goals')
     return { id, share: part.share }
   })
-  const round5 = (x: number) => Math.round(x / 5) * 5
-  const ml = (g: number) => round5(g / k.gramsPerMl)
   const recipe: Recipe = {
+    ...EMPTY,
     title: k.title,
-    yield: null,
-    tins: [],
-    oven: [],
     parts: [
       {
         name: k.title,
@@ -109,20 +177,12 @@ export function soak(
     ],
     method: [...k.method],
   }
-  const pours = Math.max(2, Math.round((depthMm / POUR_DEPTH) * (kind === 'milk' ? 1.4 : 1)))
   return {
     grams: { low: round5(low), best: round5(best), high: round5(high) },
     ml: { low: ml(low), best: ml(best), high: ml(high) },
     pours,
     hours: { min: k.hours[0], better: k.hours[1] },
     recipe,
-    notes: [
-      `Pour a ${pours === 2 ? 'half' : `${pours}th`} at a time, from the edge inward; stop when it no longer goes in.`
-        .replace('3th', 'third')
-        .replace('4th', 'quarter')
-        .replace('5th', 'fifth'),
-      ...k.notes,
-      ...(holds < 0.9 ? ['Its crumb is tender: take the lower amount, and do not stack it.'] : []),
-    ],
+    notes: [inGoes(pours), ...k.notes, ...(tender < 1 ? ['Its crumb is tender: take the lower amount, and do not stack it.'] : [])],
   }
 }

@@ -1,6 +1,6 @@
 import { boilingPoint, pressureShare } from '../balance/altitude'
 import type { Tin } from '../recipe/recipe'
-import { sectionOf } from '../tin/section'
+import { heightOf, sectionOf } from '../tin/section'
 import type { Batter } from './batter'
 import { benchFor, energyOf, fillTin, heightAt, step, skinC, USUAL_GRID, type Cake, type Grid } from './conduct'
 import { facesIn, STORED, type OvenMode, type Wrapping } from './surroundings'
@@ -30,6 +30,8 @@ export interface BakeSetup {
   grid?: Grid
   /** Length of a usual step, s. */
   stepS?: number
+  /** Stop when it is done, where nobody looks at the curve. */
+  untilDone?: boolean
 }
 
 export interface CurvePoint {
@@ -61,8 +63,14 @@ export interface Baked {
 
 /** First steps are short: the surface changes fastest at once. */
 const FIRST_STEPS = [0.5, 0.5, 1, 1, 1.5, 1.5, 2, 2]
-/** Length of a usual step, s. */
+/** Length of a usual step, s; and once the surface is warm and all goes slowly, from that minute on. */
 const STEP = 10
+const LATER = { from: 12, step: 20 }
+/** Rows are no thinner on average, mm, and no fewer. */
+const ROW_AT_LEAST = 0.2
+const FEWEST_ROWS = 3
+/** A thin sheet follows its oven within seconds: steps are no longer than this, s for each mm of depth. */
+const STEP_BY_DEPTH = 5
 /** Points of the curve are this far apart, s. */
 const EVERY = 30
 /** How much cooler an oven is just after a cake went in, °C, and in what time most of that is back, minutes (domestic ovens, probe in the middle). */
@@ -70,6 +78,11 @@ const DOOR_DROP = { static: 45, fan: 35 }
 const DOOR_BACK = 7
 /** What every further tin adds to that, as a share: cold metal and batter take the heat of the walls. */
 const EACH_MORE = 0.15
+/** Starch and egg take their time to set: a thin sheet that is hot at once is held so long, s, within so many °C of done. */
+const HOLD = 110
+const NEARLY = 6
+/** In a bath done lies at least so far under the boiling point, °C. */
+const BATH_SETS = 12
 /** A cake that is not done by then will never be, minutes. */
 const LONGEST = 300
 /** The curve goes on a little past done, so that the window can be seen. */
@@ -93,14 +106,19 @@ export function bake(setup: BakeSetup): Baked {
   const expansion = setup.expansion ?? true
   const boilingC = boilingPoint(setup.altitudeM)
   const share = pressureShare(setup.altitudeM)
-  const grid = setup.grid ?? USUAL_GRID
+  const asked = setup.grid ?? USUAL_GRID
+  // A film has no inside: rows thinner than a fifth of a millimetre tell nothing more.
+  const depth = heightOf(section, batter.grams / batter.gramsPerMl)
+  const grid = { ...asked, rows: Math.min(asked.rows, Math.max(FEWEST_ROWS, Math.floor(depth / ROW_AT_LEAST))) }
+  const longestStep = STEP_BY_DEPTH * depth
   const material = setup.tin.material ?? 'aluminium'
   const cake = fillTin(
     section,
     batter.grams,
     {
       density: 1000 * batter.gramsPerMl,
-      water: batter.water,
+      made: batter.made,
+      stiff: batter.family === 'cheesecake',
       // Gas swells as pressure falls.
       rise: 1 + (batter.rise - 1) / share,
       evaporation,
@@ -114,7 +132,9 @@ export function bake(setup: BakeSetup): Baked {
   const room = benchFor(grid)
   const stored = STORED[material]
   // A cake cannot pass the boiling point of its water while it is wet: high up, done is cooler.
-  const doneC = Math.min(batter.doneC, boilingC - 1)
+  // What stands in water bakes at what water gives it: such cakes and creams are set by egg.
+  const doneC = Math.min(batter.doneC, boilingC - (oven.mode === 'waterbath' ? BATH_SETS : 1))
+  let hotSince: number | null = null
   const curve: CurvePoint[] = []
   const energyAtFirst = energyOf(cake, stored)
   let seconds = 0
@@ -127,7 +147,16 @@ export function bake(setup: BakeSetup): Baked {
   for (let n = 0; seconds < LONGEST * 60; n++) {
     const ovenC = celsiusAt(oven, seconds / 60)
     const top = cake.t[(grid.rows - 1) * grid.columns]!
-    const faces = facesIn(oven.mode, ovenC, Math.max(top, 60), material, setup.wrapping ?? {}, boilingC, setup.tin.shape)
+    const faces = facesIn(
+      oven.mode,
+      ovenC,
+      Math.max(top, 60),
+      material,
+      setup.wrapping ?? {},
+      boilingC,
+      setup.tin.shape,
+      batter.family === 'cheesecake',
+    )
     const now = readings(cake, skinC(cake, faces))
     if (seconds >= nextPoint - 1e-6) {
       curve.push({
@@ -140,9 +169,14 @@ export function bake(setup: BakeSetup): Baked {
       nextPoint += EVERY
     }
     if (edgeDoneAt === null && now.edge >= doneC) edgeDoneAt = seconds / 60
-    if (doneAt === null && now.core >= doneC) {
-      // Between two steps, by the straight line.
-      doneAt = (before.s + ((seconds - before.s) * (doneC - before.core)) / Math.max(1e-9, now.core - before.core)) / 60
+    // When the middle crossed a temperature, between two steps by the straight line.
+    const crossing = (celsius: number) =>
+      before.core >= celsius
+        ? before.s
+        : before.s + ((seconds - before.s) * (celsius - before.core)) / Math.max(1e-9, now.core - before.core)
+    if (hotSince === null && now.core >= doneC - NEARLY) hotSince = crossing(doneC - NEARLY)
+    if (doneAt === null && now.core >= doneC && seconds - hotSince! >= HOLD) {
+      doneAt = Math.max(crossing(doneC), hotSince! + HOLD) / 60
       atDone = {
         lost: cake.lost / cake.mass,
         edgeEarly: Math.max(0, doneAt - (edgeDoneAt ?? doneAt)),
@@ -150,9 +184,9 @@ export function bake(setup: BakeSetup): Baked {
         height: 1000 * heightAt(cake, 0),
       }
     }
-    if (doneAt !== null && seconds / 60 > Math.max(doneAt * BEYOND, doneAt + LEAST_BEYOND)) break
+    if (doneAt !== null && (setup.untilDone || seconds / 60 > Math.max(doneAt * BEYOND, doneAt + LEAST_BEYOND))) break
     before = { s: seconds, core: now.core }
-    const dt = FIRST_STEPS[n] ?? setup.stepS ?? STEP
+    const dt = Math.min(longestStep, FIRST_STEPS[n] ?? setup.stepS ?? (seconds < 60 * LATER.from ? STEP : LATER.step))
     step(cake, room, faces, dt, stored, n < 4 ? 1 : undefined)
     colour += (dt / 60) * batter.browns * Math.exp((now.crust - BROWN_AT) / BROWN_SCALE)
     seconds += dt

@@ -13,7 +13,7 @@ const HEAT = 2800
 const CONDUCTS = 0.25
 const MATTER: Matter = {
   density: DENSITY,
-  water: 0.3,
+  made: { water: 0.3, bound: 0, fat: 0.2, sugar: 0.25, rest: 0.25 },
   rise: 1,
   evaporation: false,
   expansion: false,
@@ -40,7 +40,7 @@ function worst(radius: number, depth: number, h: { ends: number; wall: number },
   const cake = fillTin(section, grams, MATTER, START, FINE)
   const room = benchFor(FINE)
   const face = (x: number) => ({ celsius: OVEN, h: x || NONE })
-  const faces: Faces = { top: face(h.ends), bottom: face(h.ends), sides: face(h.wall), chimney: face(NONE) }
+  const faces: Faces = { top: { ...face(h.ends), vapour: 0, air: 0 }, bottom: face(h.ends), sides: face(h.wall), chimney: face(NONE) }
   const first = [0.5, 0.5, 1, 1, 1.5, 1.5, 2, 2]
   let seconds = 0
   let most = 0

@@ -1,14 +1,17 @@
 import { heightOf, type Section } from '../tin/section'
 import { solveBand } from './band'
-import { LATENT, vapourConductivity, vapourDensity, vapourSlope } from './steam'
+import { conductivityOf, propertiesOf, WATER_HEAT, type Composition, type Properties } from './matter'
+import { LATENT, vapourDensity, vapourSlope } from './steam'
 import type { Faces } from './surroundings'
 
 /** What the material of a cell does, beside its temperature. */
 export interface Matter {
   /** Before the oven, kg/m³. */
   density: number
-  /** Water, as a share of the mass. */
-  water: number
+  /** What it is made of. */
+  made: Composition
+  /** A paste that does not move before it sets. */
+  stiff?: boolean
   /** Volume of the baked over that of the batter. */
   rise: number
   evaporation: boolean
@@ -23,36 +26,25 @@ export interface Grid {
   columns: number
   rows: number
 }
-/** Within 2 % of minutes of a grid three times as fine (`docs/model.md`). */
-export const USUAL_GRID: Grid = { columns: 8, rows: 13 }
+/** Within 2 % of the minutes of a grid four times as fine (`docs/model.md`). */
+export const USUAL_GRID: Grid = { columns: 9, rows: 15 }
 
-/** Batter without its bubbles: flour, sugar, egg and fat together, kg/m³. */
-const DENSE = 1200
-/** Conductivity of that, W/mK, and how it falls with porosity: 0.22–0.26 measured in batters, 0.10–0.12 in cool crumb (Baik et al. 1999; Rask 1989). */
-const DENSE_CONDUCTS = 0.38
-const POROSITY_POWER = 1.25
-/** Specific heats, J/kgK: dry cake solids (sugar 1240, starch 1550, fat 2000, protein 1700) and water. */
-const DRY_HEAT = 1650
-const WATER_HEAT = 4180
-/** Bubbles as pores for vapour: most are closed, so a part of the open value; set so that ordinary bakes take their ordinary time (`docs/model.md`). */
-const PASSES = 0.13
-/** Sugar raises the boiling point of a batter's water by about so much, °C (Raoult, 45 % sucrose). */
-const SUGAR_RAISES = 1.2
-/** Water held so tightly that a crust keeps it, where the surface begins to dry more slowly, and where pores run out of wet walls: kg per kg of solids. */
+/** Water held so tightly that a crust keeps it, and where pores run out of wet walls, kg per kg of solids; and where a
+ * surface begins to dry more slowly, as a share of what the batter holds at first: a skin forms at once. */
 const BOUND = 0.05
-const FREE = 0.5
+const FREE = 1.1
 const WET_WALLS = 0.25
 /** Water creeps from wet to dry through hot crumb, m²/s: 0.4 to 2e-8 in cakes as they bake (Sakin et al. 2007). */
-const WATER_CREEPS = 0.9e-8
+const WATER_CREEPS = 5.5e-9
+/** No batter holds more solids than its own sugar and flour packed tight, kg/m³. */
+const MOST_SOLIDS = 2000
+/** Share of a cell's own square that may be crossed in one explicit step, two neighbours each way. */
+const STABLE = 0.2
 /** Bubbles begin to swell, and the crumb is set, °C: starch gels and egg sets by about 88 °C. */
 const SWELLS_FROM = 30
 const SET_BY = 88
-/** Vapour in the air of an oven with a cake in it, kg/m³. */
-const OVEN_VAPOUR = 0.03
 /** Heat capacity of air by volume times the Lewis factor, J/m³K: turns heat transfer into mass transfer. */
 const LEWIS = 980
-/** Of the air's share of a top face's heat transfer; the rest is radiant and carries no vapour. */
-const AIR_SHARE = 0.36
 /** Weight of the new time in a step: a little over one half, which is of second order, so that corners do not ring. */
 const THETA = 0.52
 
@@ -61,6 +53,7 @@ export interface Cake {
   section: Section
   grid: Grid
   matter: Matter
+  properties: Properties
   /** °C, by cell. */
   t: Float64Array
   /** kg of water and of solids, by cell. */
@@ -74,6 +67,14 @@ export interface Cake {
   edges: Float64Array
   /** Length of wall over its height, by row: sloped walls are longer. */
   slope: Float64Array
+  /** Floor of each cell, m² (per metre of length in a slab). */
+  floors: Float64Array
+  /** Wall at each column's edge, m² for each metre of height. */
+  walls: Float64Array
+  /** The tin's own wall at each cell, m². */
+  tin: Float64Array
+  /** Water flows in parts of a step so short that the thinnest cell is not crossed: their length, s. */
+  creepS: number
   /** kg of water lost so far. */
   lost: number
   /** kg at first. */
@@ -113,6 +114,7 @@ export function fillTin(section: Section, grams: number, matter: Matter, startC:
     section,
     grid,
     matter,
+    properties: propertiesOf(matter.made, !matter.stiff),
     t: new Float64Array(n).fill(startC),
     water: new Float64Array(n),
     solids: new Float64Array(n),
@@ -120,6 +122,10 @@ export function fillTin(section: Section, grams: number, matter: Matter, startC:
     dz: new Float64Array(rows),
     edges: new Float64Array(rows * (columns + 1)),
     slope: new Float64Array(rows).fill(1),
+    floors: new Float64Array(n),
+    walls: new Float64Array(rows * (columns + 1)),
+    tin: new Float64Array(n),
+    creepS: Infinity,
     lost: 0,
     mass: 0,
     heatIn: 0,
@@ -131,26 +137,27 @@ export function fillTin(section: Section, grams: number, matter: Matter, startC:
     cake.dz[i] = zs[i + 1]! - zs[i]!
     const rise = section.outer(1000 * zs[i + 1]!) - section.outer(1000 * zs[i]!)
     cake.slope[i] = Math.min(4, Math.hypot(1, rise / (1000 * cake.dz[i]!)))
-    for (let j = 0; j <= columns; j++) cake.edges[i * (columns + 1) + j] = inner + (outer - inner) * fs[j]!
+    for (let j = 0; j <= columns; j++) {
+      const at = i * (columns + 1) + j
+      cake.edges[at] = inner + (outer - inner) * fs[j]!
+      cake.walls[at] = section.form === 'round' ? 2 * Math.PI * cake.edges[at]! : 1
+    }
     for (let j = 0; j < columns; j++) {
-      const kg = floorOf(cake, i, j) * cake.dz[i]! * matter.density
-      cake.water[i * columns + j] = kg * matter.water
-      cake.solids[i * columns + j] = kg * (1 - matter.water)
+      const [a, b] = [cake.edges[i * (columns + 1) + j]!, cake.edges[i * (columns + 1) + j + 1]!]
+      const floor = section.form === 'round' ? Math.PI * (b * b - a * a) : b - a
+      const wall = j === columns - 1 ? cake.walls[i * (columns + 1) + columns]! * cake.dz[i]! * cake.slope[i]! : 0
+      cake.floors[i * columns + j] = floor
+      cake.tin[i * columns + j] = (i === 0 ? floor : 0) + wall
+      const thin = Math.min(cake.dz[i]!, b - a)
+      cake.creepS = Math.min(cake.creepS, (STABLE * thin * thin) / WATER_CREEPS)
+      const kg = floor * cake.dz[i]! * matter.density
+      cake.water[i * columns + j] = kg * matter.made.water
+      cake.solids[i * columns + j] = kg * (1 - matter.made.water)
       cake.mass += kg
     }
   }
   return cake
 }
-
-/** Floor of a cell, m² (per metre of length in a slab). */
-function floorOf(c: Cake, i: number, j: number): number {
-  const at = i * (c.grid.columns + 1) + j
-  const [a, b] = [c.edges[at]!, c.edges[at + 1]!]
-  return c.section.form === 'round' ? Math.PI * (b * b - a * a) : b - a
-}
-/** Wall at a column's edge, m² for each metre of height. */
-const wallAt = (c: Cake, i: number, j: number): number =>
-  c.section.form === 'round' ? 2 * Math.PI * c.edges[i * (c.grid.columns + 1) + j]! : 1
 
 /** A dry skin of so many m, which conducts like dry crumb, W/mK, lies on the wet crumb below: it is what browns. */
 const SKIN = { thick: 0.0012, conducts: 0.1 }
@@ -173,16 +180,15 @@ export function surfaceC(c: Cake, column: number, faces: Faces): number {
 function conductivity(c: Cake, k: number): number {
   const { matter } = c
   if (matter.fixed) return matter.fixed.conductivity
-  const density = matter.density / c.swelled[k]!
-  const solid = Math.min(1, density / DENSE)
-  const dry = DENSE_CONDUCTS * solid ** POROSITY_POWER
-  if (!matter.evaporation) return dry
+  const dry = c.solids[k]!
+  // Its solids take no more room than at first; what swells is gas.
+  const density = (matter.density * (1 - matter.made.water) * (1 + c.water[k]! / dry)) / c.swelled[k]!
   // A crust that has dried carries no vapour.
-  const wet = Math.min(1, c.water[k]! / (WET_WALLS * c.solids[k]!))
-  return dry + wet * vapourConductivity(c.t[k]!, 1 - solid, matter.pressureShare, PASSES)
+  const wet = matter.evaporation ? Math.min(1, c.water[k]! / (WET_WALLS * dry)) : 0
+  return conductivityOf(c.properties, c.t[k]!, c.water[k]! / dry, density, wet, matter.pressureShare)
 }
 const heatOf = (c: Cake, k: number): number =>
-  c.matter.fixed ? (c.water[k]! + c.solids[k]!) * c.matter.fixed.heat : c.solids[k]! * DRY_HEAT + c.water[k]! * WATER_HEAT
+  c.matter.fixed ? (c.water[k]! + c.solids[k]!) * c.matter.fixed.heat : c.solids[k]! * c.properties.dryHeat + c.water[k]! * WATER_HEAT
 
 /** Room to work in, kept between steps. */
 export interface Bench {
@@ -220,9 +226,7 @@ export function step(c: Cake, b: Bench, faces: Faces, seconds: number, stored: n
   fromFaces.fill(0)
   for (let k = 0; k < n; k++) conducts[k] = conductivity(c, k)
   for (let k = 0; k < n; k++) {
-    const i = Math.floor(k / columns)
-    const j = k % columns
-    const heat = heatOf(c, k) + wallHeat(c, i, j, stored)
+    const heat = heatOf(c, k) + wallHeat(c, k, stored)
     band[k * row + w] = heat / seconds
     right[k] = (heat / seconds) * c.t[k]!
   }
@@ -249,19 +253,25 @@ export function step(c: Cake, b: Bench, faces: Faces, seconds: number, stored: n
       if (j < columns - 1) {
         const next = c.edges[at + 2]! - c.edges[at + 1]!
         const height = (tall + c.dz[i]! * c.swelled[k + 1]!) / 2
-        link(k, k + 1, (wallAt(c, i, j + 1) * height) / (wide / (2 * conducts[k]!) + next / (2 * conducts[k + 1]!)))
+        link(k, k + 1, (c.walls[at + 1]! * height) / (wide / (2 * conducts[k]!) + next / (2 * conducts[k + 1]!)))
       }
       if (i < rows - 1) {
         const above = c.dz[i + 1]! * c.swelled[k + columns]!
-        const area = (floorOf(c, i, j) + floorOf(c, i + 1, j)) / 2
+        const area = (c.floors[k]! + c.floors[k + columns]!) / 2
         link(k, k + columns, area / (tall / (2 * conducts[k]!) + above / (2 * conducts[k + columns]!)))
       }
-      if (i === 0) face(k, floorOf(c, i, j), tall / 2, faces.bottom)
-      if (i === rows - 1) face(k, floorOf(c, i, j), tall / 2, faces.top)
-      if (j === columns - 1) face(k, wallAt(c, i, columns) * tall * c.slope[i]!, wide / 2, faces.sides)
-      if (j === 0 && c.edges[at]! > 0) face(k, wallAt(c, i, 0) * tall, wide / 2, faces.chimney)
+      if (i === 0) face(k, c.floors[k]!, tall / 2, faces.bottom)
+      if (i === rows - 1) face(k, c.floors[k]!, tall / 2, faces.top)
+      if (j === columns - 1)
+        face(
+          k,
+          c.walls[at + 1]! * tall * c.slope[i]!,
+          wide / 2,
+          faces.above && i + 0.5 > faces.above.from * rows ? faces.above : faces.sides,
+        )
+      if (j === 0 && c.edges[at]! > 0) face(k, c.walls[at]! * tall, wide / 2, faces.chimney)
     }
-  const evaporates = c.matter.evaporation ? evaporation(c, faces) : undefined
+  const evaporates = c.matter.evaporation ? evaporation(c, faces, seconds) : undefined
   for (let k = 0; k < n; k++) {
     band[k * row + w]! += theta * toFaces[k]!
     right[k]! += fromFaces[k]! - (1 - theta) * toFaces[k]! * c.t[k]!
@@ -283,11 +293,12 @@ export function step(c: Cake, b: Bench, faces: Faces, seconds: number, stored: n
       const joule = seconds * (evaporates.flow[j]! + evaporates.slope[j]! * (c.t[k]! - old[k]!))
       const kg = Math.min(joule / LATENT, c.water[k]!)
       // What was drawn beyond the water that was there is given back.
-      c.t[k]! += (joule - kg * LATENT) / (heatOf(c, k) + wallHeat(c, rows - 1, j, stored))
+      c.t[k]! += (joule - kg * LATENT) / (heatOf(c, k) + wallHeat(c, k, stored))
       take(c, k, kg)
     }
   if (c.matter.evaporation) {
-    creep(c, seconds, stored)
+    const parts = Math.ceil(seconds / c.creepS)
+    for (let part = 0; part < parts; part++) creep(c, seconds / parts, stored)
     boil(c, n, stored)
   }
   if (c.matter.expansion) swell(c, n)
@@ -300,22 +311,31 @@ function take(c: Cake, k: number, kg: number): void {
   c.lost += kg
 }
 
-/** Steam from the open top, by column: J/s now, and how it rises with temperature. */
-function evaporation(c: Cake, faces: Faces): { flow: Float64Array; slope: Float64Array } {
+/** Steam from the open top, by column: J/s now, and how it rises with temperature; `seconds` is the step it is reckoned for. */
+function evaporation(c: Cake, faces: Faces, seconds: number): { flow: Float64Array; slope: Float64Array } {
   const { rows, columns } = c.grid
   const flow = new Float64Array(columns)
   const slope = new Float64Array(columns)
-  const h = faces.top.h * AIR_SHARE
+  const free = Math.max(2 * BOUND, (FREE * c.matter.made.water) / (1 - c.matter.made.water))
+  const h = faces.top.air
   for (let j = 0; j < columns; j++) {
     const k = (rows - 1) * columns + j
     const dryness = c.water[k]! / c.solids[k]!
-    const active = Math.max(0, Math.min(1, (dryness - BOUND) / (FREE - BOUND)))
-    const area = floorOf(c, rows - 1, j)
     const t = Math.min(c.t[k]!, c.matter.boilingC)
-    const drive = active * vapourDensity(t) - OVEN_VAPOUR
-    if (active <= 0 || drive <= 0) continue
+    // Damp air condenses on what is colder than its dew point, wet or dry.
+    const condenses = vapourDensity(t) < faces.top.vapour
+    const active = condenses ? 1 : c.properties.activity * Math.max(0, Math.min(1, (dryness - BOUND) / (free - BOUND)))
+    const area = c.floors[k]!
+    const drive = active * vapourDensity(t) - faces.top.vapour
+    if (active <= 0 || (drive <= 0 && !condenses)) continue
     flow[j] = (LATENT * h * area * drive) / LEWIS
     slope[j] = (LATENT * h * area * active * vapourSlope(t)) / LEWIS
+    // A surface gives no more than it holds: what is left goes evenly within the step, however warm it grows.
+    const most = (LATENT * Math.max(0, c.water[k]! - BOUND * c.solids[k]!)) / seconds
+    if (flow[j]! > most) {
+      flow[j] = most
+      slope[j] = 0
+    }
   }
   return { flow, slope }
 }
@@ -323,16 +343,15 @@ function evaporation(c: Cake, faces: Faces): { flow: Float64Array; slope: Float6
 /** Water evens out between cells, slowly: the crust is fed from below for as long as it lasts. */
 function creep(c: Cake, seconds: number, stored: number): void {
   const { rows, columns } = c.grid
-  const move = (k: number, m: number, area: number, far: number) => {
-    const solids = Math.min(c.solids[k]! / (floorOf(c, Math.floor(k / columns), k % columns) * c.dz[Math.floor(k / columns)]!), 2000)
+  const move = (k: number, m: number, i: number, area: number, far: number) => {
+    const solids = Math.min(c.solids[k]! / (c.floors[k]! * c.dz[i]!), MOST_SOLIDS)
     const wet = c.water[k]! / c.solids[k]! - c.water[m]! / c.solids[m]!
     const kg = (seconds * WATER_CREEPS * area * solids * wet) / far
     // Water carries its warmth to where it goes.
-    const [from, to] = kg > 0 ? [k, m] : [m, k]
-    const heat = heatOf(c, to)
+    const from = kg > 0 ? k : m
+    const to = kg > 0 ? m : k
     const warmth = Math.abs(kg) * WATER_HEAT
-    const i = Math.floor(to / columns)
-    const all = heat + wallHeat(c, i, to % columns, stored)
+    const all = heatOf(c, to) + wallHeat(c, to, stored)
     c.t[to] = (all * c.t[to]! + warmth * c.t[from]!) / (all + warmth)
     c.water[k]! -= kg
     c.water[m]! += kg
@@ -341,19 +360,19 @@ function creep(c: Cake, seconds: number, stored: number): void {
     for (let j = 0; j < columns; j++) {
       const k = i * columns + j
       const at = i * (columns + 1) + j
-      if (i < rows - 1) move(k, k + columns, floorOf(c, i, j), (c.dz[i]! + c.dz[i + 1]!) / 2)
-      if (j < columns - 1) move(k, k + 1, wallAt(c, i, j + 1) * c.dz[i]!, (c.edges[at + 2]! - c.edges[at]!) / 2)
+      if (i < rows - 1) move(k, k + columns, i, c.floors[k]!, (c.dz[i]! + c.dz[i + 1]!) / 2)
+      if (j < columns - 1) move(k, k + 1, i, c.walls[at + 1]! * c.dz[i]!, (c.edges[at + 2]! - c.edges[at]!) / 2)
     }
 }
 
 /** What would be hotter than boiling while it is wet boils: heat turns to steam, which finds its way out. */
 function boil(c: Cake, n: number, stored: number): void {
-  const limit = c.matter.boilingC + SUGAR_RAISES
+  const limit = c.matter.boilingC + c.properties.raisedBy
   for (let k = 0; k < n; k++) {
     const over = c.t[k]! - limit
     if (over <= 0) continue
     const free = Math.max(0, c.water[k]! - BOUND * c.solids[k]!)
-    const heat = heatOf(c, k) + wallHeat(c, Math.floor(k / c.grid.columns), k % c.grid.columns, stored)
+    const heat = heatOf(c, k) + wallHeat(c, k, stored)
     const kg = Math.min(free, (over * heat) / LATENT)
     c.t[k]! -= (kg * LATENT) / heat
     take(c, k, kg)
@@ -370,18 +389,12 @@ function swell(c: Cake, n: number): void {
 }
 
 /** Heat that the wall of the tin at a cell takes up for each degree, J/K. */
-function wallHeat(c: Cake, i: number, j: number, stored: number): number {
-  if (c.matter.fixed) return 0
-  const floor = i === 0 ? floorOf(c, i, j) : 0
-  const side = j === c.grid.columns - 1 ? wallAt(c, i, c.grid.columns) * c.dz[i]! * c.slope[i]! : 0
-  return stored * (floor + side)
-}
+const wallHeat = (c: Cake, k: number, stored: number): number => (c.matter.fixed ? 0 : stored * c.tin[k]!)
 
 /** Joule in cake and tin above 0 °C. */
 export function energyOf(c: Cake, stored: number): number {
   let sum = 0
-  for (let k = 0; k < c.t.length; k++)
-    sum += (heatOf(c, k) + wallHeat(c, Math.floor(k / c.grid.columns), k % c.grid.columns, stored)) * c.t[k]!
+  for (let k = 0; k < c.t.length; k++) sum += (heatOf(c, k) + wallHeat(c, k, stored)) * c.t[k]!
   return sum
 }
 

@@ -1,6 +1,7 @@
 import type { BakeSetup, Baked, CurvePoint } from './bake'
 import { bake } from './bake'
 import type { Grid } from './conduct'
+import { windowOf } from './fuse'
 
 export interface BakeAnswer {
   /** Done between low and high, most likely at best; minutes. All null where it is never done in this oven. */
@@ -21,14 +22,14 @@ export interface BakeAnswer {
   /** Minutes fewer and more in an oven that runs 10 °C hotter or cooler than it says. */
   sensitivity: { hotter: number; cooler: number }
   notes: { code: string; message: string }[]
+  /** What the minutes come from, where a recipe tells its own: what it says, and what the simulation alone gives for its oven and tin. */
+  from?: { told: [low: number, high: number]; simulated: number }
 }
 
 /** Ovens at home stray by so much from their dials (consumer tests: ±10 °C and more is common). */
 const OVEN_STRAYS = 10
-/** What the model itself misses on ordinary bakes, as a share: the median of `docs/tables/bakes.md`. */
-const MODEL_MISSES = 0.08
-/** How long before the window a careful baker looks, as a share of its beginning. */
-const LOOK_BEFORE = 0.08
+/** An oven in which it is never done takes at least so much longer, as a factor. */
+const NEVER_LATER = 1.25
 /** For differences, a coarse grid will do. */
 const COARSE: Grid = { columns: 5, rows: 8 }
 const COARSE_STEP = 20
@@ -54,7 +55,7 @@ const WORDS: [most: number, words: string][] = [
 /** What a bake will be like: window, first look, colour, and how a wrong oven would move it. */
 export function predictBake(setup: BakeSetup): BakeAnswer {
   const main = bake(setup)
-  const coarse = { ...setup, grid: COARSE, stepS: COARSE_STEP }
+  const coarse = { ...setup, grid: COARSE, stepS: COARSE_STEP, untilDone: true }
   const shifted = (by: number): number | null =>
     bake({ ...coarse, oven: { ...setup.oven, offsetC: (setup.oven.offsetC ?? 0) + by } }).doneAt
   const base = bake(coarse).doneAt
@@ -62,12 +63,11 @@ export function predictBake(setup: BakeSetup): BakeAnswer {
   const hot = shifted(OVEN_STRAYS)
   const cold = shifted(-OVEN_STRAYS)
   const score = brownness(main, setup.batter.browns)
-  const low = best !== null && base && hot ? best * Math.min(hot / base, 1 - MODEL_MISSES) : null
-  const high = best !== null && base ? best * Math.max(cold ? cold / base : 1.25, 1 + MODEL_MISSES) : null
+  const strays = base && hot ? Math.log((cold ?? base * NEVER_LATER) / hot) / 2 : 0
+  const window = best === null ? { minutes: null, firstLook: null } : windowOf(best, strays)
   const done = Math.min(setup.batter.doneC, main.boilingC - 1)
   return {
-    minutes: best === null || low === null || high === null ? null : { low: whole(low), best: round(best, 1), high: whole(high) },
-    firstLook: low === null ? null : Math.max(1, Math.floor(low * (1 - LOOK_BEFORE))),
+    ...window,
     doneC: round(done, 1),
     curve: main.curve,
     waterLossPct: round(
@@ -85,6 +85,10 @@ export function predictBake(setup: BakeSetup): BakeAnswer {
     notes: notesOf(setup, main, score),
   }
 }
+
+/** How long one bake takes, on a coarse grid: for comparing two. */
+export const coarseMinutes = (setup: BakeSetup): number | null =>
+  bake({ ...setup, grid: COARSE, stepS: COARSE_STEP, untilDone: true }).doneAt
 
 function brownness(main: Baked, browns: number): number {
   const at = main.colour * browns
@@ -119,4 +123,3 @@ function notesOf(setup: BakeSetup, main: Baked, score: number): BakeAnswer['note
 }
 
 const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits
-const whole = (x: number): number => Math.max(1, Math.round(x))

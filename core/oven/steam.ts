@@ -22,17 +22,28 @@ export function vapourSlope(celsius: number): number {
 const MOST_CROWDING = 4
 
 /**
- * Heat that vapour carries through wet pores, as a conductivity, W/mK: it evaporates on the warm side of a bubble and
+ * Heat that vapour carries across a wet pore, as a conductivity, W/mK: it evaporates on the warm side of a bubble and
  * condenses on the cold one (de Vries 1958; in bread and cake crumb: de Cindio and Correra 1995).
  *
- * @param porosity share of gas
- * @param passes how much of a straight open pore the bubbles amount to
+ * @param pressureShare of the air, against the sea's
  */
-export function vapourConductivity(celsius: number, porosity: number, pressureShare: number, passes: number): number {
-  const t = Math.min(celsius, 99)
+export function vapourConductivity(celsius: number, pressureShare: number): number {
+  let table = TABLES.get(pressureShare)
+  if (!table)
+    TABLES.set(pressureShare, (table = Float64Array.from({ length: BOILS + 2 }, (_, t) => across(Math.min(t, BOILS), pressureShare))))
+  const t = Math.max(0, Math.min(celsius, BOILS))
+  const below = Math.floor(t)
+  return table[below]! + (t - below) * (table[below + 1]! - table[below]!)
+}
+
+/** By whole degrees, for each pressure that was asked for: it is asked of every cell in every step. */
+const TABLES = new Map<number, Float64Array>()
+/** From here on it no longer rises, °C. */
+const BOILS = 99
+
+function across(t: number, pressureShare: number): number {
   const p = SEA_LEVEL * pressureShare
   const diffusivity = (2.6e-5 * ((t + KELVIN) / 298) ** 1.8) / pressureShare
   const crowding = Math.min(MOST_CROWDING, p / Math.max(1, p - saturation(t)))
-  // It takes wet walls to evaporate from and bubbles to cross: most where there is as much of the one as of the other.
-  return passes * 4 * porosity * (1 - porosity) * diffusivity * LATENT * vapourSlope(t) * crowding
+  return diffusivity * LATENT * vapourSlope(t) * crowding
 }
