@@ -320,6 +320,7 @@ svg {
   stroke-width: 3;
 }
 .cooked-butter-icing,
+.meringue-icing,
 .foam-butter-icing {
   fill: var(--icing-pale);
 }

@@ -45,6 +45,7 @@ const MADE_NAMES: Record<Made, string> = {
   trimmings: 'trimmings',
   'butter-icing': 'butter icing',
   'cooked-butter-icing': 'cooked butter icing',
+  'meringue-icing': 'meringue icing',
   'foam-butter-icing': 'foamed butter icing',
   'cream-cheese-icing': 'cream cheese icing',
   'whipped-cream': 'whipped cream',

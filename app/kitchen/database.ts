@@ -18,7 +18,8 @@ import type { Timer } from './timers'
 export interface FinishSetup {
   cut: Cut
   places: Places
-  soak: SoakKind | null
+  /** Its own, or another in its place. */
+  soak: SoakKind | 'own' | null
   colours: Partial<Record<Place, number>>
   wants: FinishWant[]
   /** Needs that the finish must meet, where they are not those that the cake meets. */

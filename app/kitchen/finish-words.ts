@@ -16,7 +16,12 @@ export const PLACE_WORDS: Record<Place, string> = {
   swirls: 'swirl',
   wells: 'well',
 }
-export const SOAK_WORDS: Record<SoakKind, string> = { syrup: 'syrup soak', milk: 'milk soak', 'filled-holes': 'poked and filled' }
+export const SOAK_WORDS: Record<SoakKind | 'own', string> = {
+  own: 'its own soak',
+  syrup: 'syrup soak',
+  milk: 'milk soak',
+  'filled-holes': 'poked and filled',
+}
 export const WANT_WORDS: Record<FinishWant, string> = {
   'low-fat': 'less fat',
   'less-sugar': 'less sugar',

@@ -38,7 +38,8 @@ const headline = computed(() => {
 })
 const detail = computed(() => {
   if (!a.value) return ''
-  if (a.value.unfed.length) return a.value.unfed.map((u) => u.because).join(' ')
+  if (a.value.unfed.length)
+    return `${a.value.unfed.map((u) => u.because).join(' ')}${number.value ? ` For the others: ${words(number.value).toLowerCase()}.` : ''}`
   return `${a.value.left} ${a.value.left === 1 ? 'slice is' : 'slices are'} left over. What counts in the end are the labels, and what each guest says.`
 })
 const bakeOf = (id: string) => bakes.value.find((b) => b.id === id)

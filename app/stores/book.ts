@@ -9,6 +9,7 @@ import type { Metrics } from '../../core/balance/metrics'
 import { KITCHENS, type Region } from '../../core/measure/region'
 import type { HardNeed } from '../../core/pantry/ingredient'
 import { density, ingredientOf } from '../../core/pantry/pantry'
+import { bakeOf } from '~/kitchen/baking'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, newId, type Photo, type Session, type Version } from '~/kitchen/database'
 import { sampleTrials } from '~/kitchen/sample-trials'
@@ -128,15 +129,7 @@ export const useBook = defineStore('book', () => {
     const recipe = plain(v.recipe)
     const balance = await ask('balance', { recipe, ...common }).catch(() => null)
     if (!balance) return null
-    const oven = v.recipe.oven[0]
-    const bake =
-      oven && v.recipe.tins.length
-        ? await ask('bake', {
-            recipe,
-            ...common,
-            oven: { celsius: oven.celsius, mode: oven.fan ? 'fan' : 'static', offsetC: useKitchen().oven.offsetC },
-          }).catch(() => null)
-        : null
+    const bake = await bakeOf(v, false)
     return {
       family: balance.family,
       minutes: bake?.minutes?.best ?? null,

@@ -81,7 +81,15 @@ export function firstSetup(v: Version): FinishSetup {
     if (filling) places.wells = { ...USUAL.wells, component: filling }
   } else if (standing === 'crepes') places.filling = { mm: CREPE_CREAM_MM, component: filling ?? main }
   else places.top = { mm: standing === 'tray' ? 5 : 2, component: frosting ?? filling ?? main }
-  return { cut: { split: 1, trimMm: 0, rolled: false }, places, soak: null, colours: {}, wants: [], sparePct: 10, wholePackages: false }
+  return {
+    cut: { split: 1, trimMm: 0, rolled: false },
+    places,
+    soak: own('soak') ? 'own' : null,
+    colours: {},
+    wants: [],
+    sparePct: 10,
+    wholePackages: false,
+  }
 }
 
 /** Needs that a finish must not break when the cake meets them: whoever eats the one eats the other. */

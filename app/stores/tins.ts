@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { TinAnswer } from '../../core/contract/tins'
+import { refitted } from '../../core/method/refit'
 import type { BakeAnswer } from '../../core/oven/predict'
 import type { OvenMode } from '../../core/oven/surroundings'
 import type { Recipe, Tin } from '../../core/recipe/recipe'
@@ -37,6 +38,7 @@ export interface Tried {
 export const HOTTER = 20
 export const HOT_MINUTES = 10
 const USUAL_CELSIUS = 175
+const FAN_LOWER = 20
 const USUAL_TIN: Tin = { text: '20 cm round', shape: 'round', mm: { diameter: 200, height: 50 }, count: 1 }
 
 /** Tins and oven for one version: what is tried now, and one set-up held beside it. */
@@ -55,10 +57,13 @@ export const useTins = defineStore('tins', () => {
     held.value = null
     now.value = null
     const oven = v.recipe.oven[0]
+    const fan = !!oven?.fan
+    const kitchenFan = useKitchen().oven.fan
     setup.value = {
       tins: copy(v.recipe.tins.length ? v.recipe.tins : [USUAL_TIN]),
-      celsius: oven?.celsius ?? USUAL_CELSIUS,
-      mode: oven?.fan || useKitchen().oven.fan ? 'fan' : 'static',
+      // A fan oven is set lower than a recipe without one says.
+      celsius: (oven?.celsius ?? USUAL_CELSIUS) - (kitchenFan && !fan ? FAN_LOWER : 0),
+      mode: fan || kitchenFan ? 'fan' : 'static',
       startC: 20,
       lined: true,
       strips: false,
@@ -89,9 +94,10 @@ export const useTins = defineStore('tins', () => {
       const bake = await ask('bake', {
         recipe: { ...fit.recipe, tins: s.tins },
         ...common(),
+        written: v.recipe,
         oven: {
-          celsius: s.celsius,
-          mode: s.mode,
+          // As the recipe has it, with its own stages.
+          ...(!asWritten(v, s) && { celsius: s.celsius, mode: s.mode }),
           offsetC: kitchen.oven.offsetC,
           ...(s.hotStart && {
             stages: [
@@ -141,9 +147,17 @@ export const useTins = defineStore('tins', () => {
     const v = version.value
     const t = now.value
     if (!v || !t?.fit.recipe) return null
-    const minutes = t.bake.minutes
+    const minutes = t.bake.minutes && written(t.bake.minutes.best)
+    const before = v.recipe.oven[0]
     const recipe: Recipe = {
       ...t.fit.recipe,
+      ...(minutes && {
+        method: refitted(
+          v.recipe,
+          { tins: t.setup.tins, hotter: before ? t.setup.celsius - before.celsius : 0, minutes },
+          useKitchen().region,
+        ),
+      }),
       oven: [
         ...(t.setup.hotStart
           ? [{ celsius: t.setup.celsius + HOTTER, fan: t.setup.mode === 'fan', minutes: [HOT_MINUTES, HOT_MINUTES] as [number, number] }]
@@ -158,9 +172,16 @@ export const useTins = defineStore('tins', () => {
   return { version, setup, now, held, refusal, busy, open, compute, change, drag, hold, letGo, keep }
 })
 
+const asWritten = (v: Version, s: TinSetup): boolean => {
+  const oven = v.recipe.oven[0]
+  return !s.hotStart && s.celsius === oven?.celsius && s.mode === (oven.fan ? 'fan' : 'static')
+}
+
+/** A time as recipes write it: from when to look to when it should be out. */
+const written = (best: number): [number, number] => [Math.max(1, Math.floor(best * 0.93)), Math.max(2, Math.ceil(best * 1.08))]
 /** Minutes left after a hot start. */
-const left = (m: { low: number; high: number }, hotStart: boolean): [number, number] => {
+const left = ([low, high]: [number, number], hotStart: boolean): [number, number] => {
   const gone = hotStart ? HOT_MINUTES : 0
-  return [Math.max(1, m.low - gone), Math.max(1, m.high - gone)]
+  return [Math.max(1, low - gone), Math.max(1, high - gone)]
 }
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

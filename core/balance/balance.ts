@@ -61,7 +61,19 @@ export function dosesOf(part: Part, signs: MethodSigns, without: (index: number)
 }
 
 export function kindsOf(doses: readonly Dose[]): Kinds {
-  const kinds: Kinds = { mix: 0, foamMix: 0, cheese: 0, chocolate: 0, nutMeal: 0, dairy: 0, pastry: 0, eggy: 0, grits: 0, coconut: 0 }
+  const kinds: Kinds = {
+    mix: 0,
+    foamMix: 0,
+    cheese: 0,
+    chocolate: 0,
+    chips: 0,
+    nutMeal: 0,
+    dairy: 0,
+    pastry: 0,
+    eggy: 0,
+    grits: 0,
+    coconut: 0,
+  }
   for (const { ingredient: id, grams } of doses) {
     const i = ingredientOf(id)
     if (!i) continue
@@ -72,7 +84,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
       )
     )
       kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
-    if (id.startsWith('chocolate') && !i.inclusion) kinds.chocolate += grams
+    if (id.startsWith('chocolate')) kinds[i.inclusion ? 'chips' : 'chocolate'] += grams
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
     if (/^(?:pastry-case|puff-pastry|filo-pastry|biscuit-crumbs)$/.test(id)) kinds.pastry += grams

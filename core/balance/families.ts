@@ -25,6 +25,7 @@ export const FINISH_FAMILIES = [
   'butter-icing',
   'cooked-butter-icing',
   'foam-butter-icing',
+  'meringue-icing',
   'cream-cheese-icing',
   'whipped-cream',
   'ganache',

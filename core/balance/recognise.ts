@@ -10,6 +10,8 @@ export interface Kinds {
   foamMix: number
   cheese: number
   chocolate: number
+  /** Chocolate in pieces: whole in a batter, melted in an icing. */
+  chips: number
   nutMeal: number
   dairy: number
   /** Pastry bought made, and biscuit crumbs. */

@@ -140,7 +140,13 @@ export function answerBuild(request: BuildRequest): BuildAnswer {
   const bottom = tiers[0]!
   const bottomArea = areaOf(bottom)
   const soak = request.soak
-    ? answerSoak({ recipe, depthMm: bottom.mm.height ?? 40, kind: request.soak === 'own' ? undefined : request.soak, goals: goals.filter(isNeed), region })
+    ? answerSoak({
+        recipe,
+        depthMm: bottom.mm.height ?? 40,
+        kind: request.soak === 'own' ? undefined : request.soak,
+        goals: goals.filter(isNeed),
+        region,
+      })
     : null
   const finishGrams = components.reduce((g, c) => g + c.grams, 0)
   const trimmedGrams = tiers.reduce((g, t) => g + t.trimmedGrams, 0)

@@ -234,7 +234,8 @@ function withTelling(request: BakeRequest, { setup }: { setup: BakeSetup }): Bak
   const told = recipe && request.physics.evaporation && request.physics.expansion ? stayOf(recipe)?.minutes : null
   if (!recipe || !told || !answer.minutes) return answer
   const tins = recipe.tins.filter((t) => sectionOf(t))
-  const oven = ovenOf(recipe)
+  // On a flame, or in an oven of unknown heat, what is told is for what is asked.
+  const oven = recipe.oven[0]?.assumed ? undefined : ovenOf(recipe)
   const own = bakeOf({
     ...request,
     recipe,

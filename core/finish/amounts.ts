@@ -33,6 +33,7 @@ export const DENSITY: Record<FinishFamily | 'fruit-curd' | 'jam', number> = {
   'butter-icing': 0.92,
   'cooked-butter-icing': 0.88,
   'foam-butter-icing': 0.8,
+  'meringue-icing': 0.35,
   'cream-cheese-icing': 1,
   'whipped-cream': 0.5,
   ganache: 1.2,

@@ -1,5 +1,5 @@
 import type { FinishFamily } from '../balance/families'
-import { firmnessOf, FOR_USE, type Use } from './firmness'
+import { firmnessOf, FOR_USE, useC, type Use } from './firmness'
 import type { Phases } from './phases'
 
 export interface FinishFinding {
@@ -51,13 +51,21 @@ export function bandsFor(family: FinishFamily, use: Use): FinishBands {
   }
 }
 
-/** What a baker would object to in a frosting for a use. */
+/** Paste of sugar in water with a little fat: it cannot break, for fat is not what holds it together. */
+const PASTE = { fat: 18, sugar: 55 }
+
+/**
+ * What a baker would object to in a frosting for a use.
+ *
+ * @param p its phases at the temperature of its use
+ */
 export function findingsFor(p: Phases, use: Use, roomC: number): FinishFinding[] {
   const found: FinishFinding[] = []
   const say = (code: FinishFinding['code'], severity: FinishFinding['severity'], metric: string, message: string) =>
     found.push({ code, severity, metric, message })
   const water = MOST_WATER[p.family]
-  if (water && p.waterToFat > water[0])
+  const paste = p.fatPct < PASTE.fat && p.sugarPct > PASTE.sugar
+  if (water && !paste && p.waterToFat > water[0])
     say(
       'splits',
       p.waterToFat > water[1] ? 'fault' : 'caution',
@@ -75,21 +83,22 @@ export function findingsFor(p: Phases, use: Use, roomC: number): FinishFinding[]
       )
   }
   const melted = FAT_BASED.includes(p.family) && p.fatPct > 12 && p.solidShare < LEAST_SOLID
-  if (melted && use !== 'pour')
+  const celsius = useC(p, use, roomC)
+  if (melted && use !== 'pour' && use !== 'drip')
     say(
       'melts',
       p.solidShare < LEAST_SOLID / 2 ? 'fault' : 'caution',
       'solidFatPct',
       `At ${roomC} °C hardly any of its fat is firm: it slides off. Keep it cold, or take a firmer fat.`,
     )
-  const score = firmnessOf(p, roomC)
+  const score = firmnessOf(p, celsius)
   const [low, high] = FOR_USE[use]
-  if (score < low) say('runny', score < low - FAR ? 'fault' : 'caution', 'firmness', `Too soft to ${use} at ${roomC} °C.`)
-  if (score > high) say('stiff', score > high + FAR ? 'fault' : 'caution', 'firmness', `Too stiff to ${use} at ${roomC} °C.`)
+  if (score < low) say('runny', score < low - FAR ? 'fault' : 'caution', 'firmness', `Too soft to ${use} at ${celsius} °C.`)
+  if (score > high) say('stiff', score > high + FAR ? 'fault' : 'caution', 'firmness', `Too stiff to ${use} at ${celsius} °C.`)
   if (p.grit / p.grams > GRIT)
     say('grainy', 'caution', 'sugarToWater', 'Much of this sweetener does not dissolve: it stays gritty and cooling, powdered or not.')
-  // A glaze is sugar, and lies thin.
-  if (p.sweetness > TOO_SWEET && p.family !== 'glaze')
+  // A glaze is sugar, and lies thin; so does what is piped in lines of whites and sugar.
+  if (p.sweetness > TOO_SWEET && p.family !== 'glaze' && p.family !== 'meringue-icing')
     say('too-sweet', 'caution', 'sweetness', 'Sweeter than most like: salt, something sour or an unsweetened fat takes the edge off.')
   return found
 }

@@ -5,7 +5,7 @@ import type { Recipe } from '../recipe/recipe'
 import { kitchenOf, newLine } from '../reformulate/lines'
 import { Refusal } from '../refusal'
 import { allowedOf, amountFor } from './adjust'
-import { firmnessOf, FOR_USE, type Use } from './firmness'
+import { firmnessOf, FOR_USE, useC, type Use } from './firmness'
 import { BOIL_TO, FORMULAS, KIND_FOR } from './formulas'
 import { phasesOf } from './phases'
 import { need } from '../pantry/pantry'
@@ -49,9 +49,11 @@ export function formulate(request: FormulaRequest): Recipe {
     return { part, id }
   })
   const doses: Dose[] = picked.map(({ part, id }) => ({ ingredient: id, grams: part.grams }))
-  const { family } = phasesOf(doses, request.roomC)
+  const phases = phasesOf(doses, request.roomC)
+  const { family } = phases
+  const roomC = useC(phases, request.use, request.roomC)
   const boils = BOIL_TO[kind]
-  const scoreNow = () => firmnessOf(phasesOf(boiled(doses, boils), request.roomC, family), request.roomC)
+  const scoreNow = () => firmnessOf(phasesOf(boiled(doses, boils), roomC, family), roomC)
   // A classic that suits the use stays as it is; else it is brought to where the use begins, and a little further.
   const [low, high] = FOR_USE[request.use]
   const wanted = Math.max(low + INSIDE, Math.min(high - INSIDE, scoreNow()))
@@ -60,7 +62,7 @@ export function formulate(request: FormulaRequest): Recipe {
     const at = picked.findIndex(({ part }) => part.moves === moves)
     if (at < 0 || Math.abs(scoreNow() - wanted) < 0.02) continue
     const { grams: usual, most } = picked[at]!.part
-    const to = amountFor(doses, at, wanted, request.roomC, usual * 0.5, most ?? usual * (moves === 'loosens' ? 2.2 : 1.6), family, (d) =>
+    const to = amountFor(doses, at, wanted, roomC, usual * 0.5, most ?? usual * (moves === 'loosens' ? 2.2 : 1.6), family, (d) =>
       boiled(d, boils),
     )
     doses[at] = { ...doses[at]!, grams: to }

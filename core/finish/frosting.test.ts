@@ -127,10 +127,16 @@ describe('made up from nothing', () => {
     expect(a.firmness.score).toBeGreaterThan(FOR_USE.pipe[0])
   })
 
-  it('ganache follows its use: more chocolate to roll than to pour', () => {
+  it('ganache follows its use: more chocolate to roll than to spread; one to one pours when it is warm', () => {
     const chocolate = (use: string) => answer('frosting', { kind: 'ganache', use, grams: 600 }).recipe.parts[0]!.lines[0]!.grams.best
     expect(chocolate('roll')).toBeGreaterThan(chocolate('spread'))
-    expect(chocolate('spread')).toBeGreaterThan(chocolate('pour'))
+    expect(chocolate('spread')).toBeGreaterThanOrEqual(chocolate('pour'))
+    const poured = answer('frosting', { text: 'Ganache\n200 g dark chocolate\n200 g double cream', use: 'pour', roomC: 20 })
+    expect(poured.firmness.atC).toBe(32)
+    expect(poured.notes.join(' ')).toMatch(/32 °C/)
+    expect(
+      answer('frosting', { text: 'Ganache\n200 g dark chocolate\n200 g double cream', use: 'spread', roomC: 20 }).firmness.atC,
+    ).toBeUndefined()
   })
 })
 
@@ -161,6 +167,20 @@ describe('the rescue desk', () => {
     for (const s of steps) if (s.ingredient) expect(suits(need(s.ingredient), 'vegan')).not.toBe('never')
   })
 
+  it('a bowl without dairy gets none, and overbeaten cream is not melted', () => {
+    const vegan = 'Icing\n200 g vegan baking block\n300 g icing sugar\n120 ml oat milk'
+    for (const trouble of TROUBLES)
+      for (const s of answer('frosting', { text: vegan, use: 'pipe', trouble }).rescue!)
+        if (s.ingredient) expect(suits(need(s.ingredient), 'vegan'), s.step).not.toBe('never')
+    const cream = answer('frosting', {
+      text: 'Cream\n300 ml double cream\n25 g icing sugar',
+      use: 'spread',
+      region: 'uk',
+      trouble: 'split',
+    })
+    expect(cream.rescue!.map((s) => s.step).join(' ')).not.toMatch(/melt|warm/)
+  })
+
   it.each([
     ['runny', '200 g butter\n300 g icing sugar\n90 ml milk'],
     ['runny', '250 g butter\n200 g icing sugar\n2 tbsp milk'],
@@ -188,7 +208,8 @@ describe('the rescue desk', () => {
     const rescue = read(f, { trouble }).rescue!
     const added = rescue.filter((s) => s.grams)
     const after = read({ ...f, text: `${f.text}\n${added.map((s) => `${s.grams} g ${need(s.ingredient!).names[0]}`).join('\n')}` })
-    if (codes.includes('melts')) return void expect(rescue.map((s) => s.step).join(' ')).toMatch(/cold until they are served/)
+    if (codes.includes('melts') || f.roomC > 27)
+      return void expect(rescue.map((s) => s.step).join(' ')).toMatch(/cold until they are served/)
     expect(loud(after).filter((c) => c !== 'grainy')).toEqual([])
   })
 

@@ -6,7 +6,7 @@ import { need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import { Refusal } from '../refusal'
 import { bandsFor, findingsFor, type FinishBands, type FinishFinding } from './findings'
-import { classOf, firmnessOf, type Firmness, type Use } from './firmness'
+import { classOf, firmnessOf, useC, type Firmness, type Use } from './firmness'
 import { boiled, formulate } from './formulate'
 import { phasesOf, type Phases } from './phases'
 import { reduceTo, type Reduction } from './reduce'
@@ -22,7 +22,8 @@ export interface FrostingAnswer {
   metrics: Pick<Phases, 'fatPct' | 'sugarPct' | 'waterPct' | 'solidFatPct' | 'waterToFat' | 'sugarToWater' | 'sweetness'>
   bands: FinishBands
   findings: FinishFinding[]
-  firmness: { roomC: number; class: Firmness; score: number }
+  /** As it is when it is used: `atC` where that is warmer than the room. */
+  firmness: { roomC: number; class: Firmness; score: number; atC?: number }
   recipe: Recipe
   /** What one spoonful more would do now. */
   nextSpoon: Spoonful[]
@@ -55,38 +56,52 @@ const isWant = (g: string): g is FinishWant => (FINISH_WANTS as readonly string[
 
 /** A frosting read for its use: firmness in the room, what is wrong with it, what a spoonful does, how to rescue it. */
 export function frosting(request: FrostingRequest): FrostingAnswer {
-  const { use, roomC, region } = request
+  const { use, region } = request
   const goals = request.goals.filter((g) => !isWant(g)) as HardNeed[]
   const wants = request.goals.filter(isWant)
   const from = request.recipe ?? formulate({ ...request, goals })
-  const { recipe, changes } = rework({ ...request, recipe: from, goals, wants })
+  // What is poured is judged warm.
+  const celsius = useC(phasesOf(dosesOfLines(finishLines(from)), request.roomC), use, request.roomC)
+  const { recipe, changes } = rework({ ...request, roomC: celsius, recipe: from, goals, wants })
   const raw = dosesOfLines(finishLines(recipe))
   if (!raw.length) throw new Refusal('empty-recipe', 'Nothing in this frosting weighs anything yet.', 'recipe')
-  const boils = boilsTo(raw, roomC)
+  const boils = boilsTo(raw, celsius)
   const reduction = boils ? reduceTo(raw, boils) : undefined
   const doses = boiled(raw, boils)
-  const p = phasesOf(doses, roomC)
-  const score = firmnessOf(p, roomC)
+  const p = phasesOf(doses, celsius)
+  const score = firmnessOf(p, celsius)
   const { fatPct, sugarPct, waterPct, solidFatPct, waterToFat, sugarToWater, sweetness } = p
   return {
     family: p.family === 'pastry-cream' ? 'custard' : p.family,
     use,
     metrics: { fatPct, sugarPct, waterPct, solidFatPct, waterToFat, sugarToWater, sweetness },
     bands: bandsFor(p.family, use),
-    findings: findingsFor(p, use, roomC),
-    firmness: { roomC, class: classOf(score), score },
+    findings: findingsFor(p, use, celsius),
+    firmness: { roomC: request.roomC, class: classOf(score), score, ...(celsius !== request.roomC && { atC: celsius }) },
     recipe,
     changes,
-    notes: notesOn(raw, p),
+    notes: [...warmth(use, celsius, request.roomC), ...notesOn(raw, p)],
     labels: raw.flatMap(({ ingredient }) => {
       const hangs = goals.filter((g) => suits(need(ingredient), g) === 'label')
       return hangs.length ? [{ ingredient, for: hangs }] : []
     }),
     ...(reduction && reduction.boilOff > 0 && { reduction }),
-    nextSpoon: nextSpoon(doses, p, score, roomC, goals, region),
-    ...(request.trouble && { rescue: rescueFor(request.trouble, doses, use, roomC, goals, region) }),
+    nextSpoon: nextSpoon(doses, p, score, celsius, goals, region),
+    ...(request.trouble && { rescue: rescueFor(request.trouble, doses, use, celsius, [...goals, ...keptBy(doses)], region) }),
   }
 }
+
+/** What a bowl already is, and must stay when it is rescued. */
+const keptBy = (doses: readonly Dose[]): HardNeed[] =>
+  (['vegan', 'dairy-free'] as const).filter((n) => doses.every((d) => suits(need(d.ingredient), n) !== 'never'))
+
+/** How warm it is used, where that is not as the room is. */
+const warmth = (use: Use, celsius: number, roomC: number): string[] =>
+  celsius > roomC
+    ? [
+        `${use === 'drip' ? 'Let it drip' : 'Pour it'} at about ${celsius} °C, when a drop on the lip feels neither warm nor cold; it sets as it cools. Too thick again: stand the bowl in warm water.`,
+      ]
+    : []
 
 function notesOn(doses: readonly Dose[], p: Phases): string[] {
   const has = (pattern: RegExp) => doses.some((d) => pattern.test(d.ingredient) && d.grams > 0)

@@ -7,6 +7,7 @@ const count = (n: number, what: string) => `${Math.max(1, Math.floor(n))} ${what
 const USES: Partial<Record<FinishFamily | 'custard' | 'jam', (grams: number) => string>> = {
   'butter-icing': (g) => `tops ${count(g / 35, 'cupcake')}, or freezes flat for three months; beat it again when thawed`,
   'cooked-butter-icing': (g) => `fills ${count(g / 20, 'biscuit')}; keeps four days in the fridge`,
+  'meringue-icing': () => 'does not keep: pipe it into kisses and dry them at 90 °C for two hours',
   'foam-butter-icing': (g) => `tops ${count(g / 30, 'cupcake')}; freezes for a month and whips up again`,
   'cream-cheese-icing': (g) => `binds ${Math.round(g * 5)} g of trimmings, or spreads on buns within four days, kept cold`,
   'whipped-cream': () => 'goes with fruit today; it does not keep',

@@ -44,6 +44,8 @@ const STARCH_HOLDS = 9
 const GEL_HOLDS = 45
 /** Egg cooked into a custard: about a yolk to 60 ml of milk stands (classic pastry cream with its starch). */
 const EGG_HOLDS = 2.2
+/** Milk fat or oil beside cocoa butter lets it melt so much lower, °C where there is little cocoa butter (eutectic of the two). */
+const SOFTENS = 5
 const EGG = /^egg-(yolk|whole)$/
 const COOKED = /^(flour-|cornstarch|potato-starch|custard-powder|semolina)/
 const GELS = /^(gelatine|agar|xanthan-gum|guar-gum|psyllium|pectin)/
@@ -58,7 +60,9 @@ export function phasesOf(doses: readonly Dose[], roomC: number, asFamily?: Finis
   const fatOf = (i: Ingredient) => (i.per100.plasticFat ?? 0) + (i.per100.liquidFat ?? 0)
   const fat = sum(fatOf)
   // Oil in the bowl softens firm fat: it dissolves some of its crystals.
-  const solid = sum((i) => fatOf(i) * solidShare(i, roomC))
+  const cocoaFat = sum((i) => (i.kind === 'cocoa' ? fatOf(i) : 0))
+  const softens = fat > 0 ? SOFTENS * (1 - cocoaFat / fat) : 0
+  const solid = sum((i) => fatOf(i) * solidShare(i, roomC + (i.kind === 'cocoa' ? softens : 0)))
   // In a bowl all water counts, that of fruit too.
   const water = sum((i) => i.per100.water ?? 0)
   const polyols = ['erythritol', 'xylitol', 'maltitol', 'sorbitol', 'allulose'] as const

@@ -5,7 +5,7 @@ import type { HardNeed } from '../pantry/ingredient'
 import { nameOf, need } from '../pantry/pantry'
 import { kitchenOf, wholeGrams } from '../reformulate/lines'
 import { bandsFor } from './findings'
-import { classOf, firmnessOf, FOR_USE, type Use } from './firmness'
+import { classOf, CREAM_MELTS, firmnessOf, FOR_USE, type Use } from './firmness'
 import { allowedOf, amountFor } from './adjust'
 import { phasesOf } from './phases'
 import { solidShare } from './solid-fat'
@@ -37,6 +37,8 @@ const INSIDE = 0.35
 const SPARE = 0.92
 /** Icings that stand by their fat; with this little of it solid they have melted (see `findings.ts`). */
 const FAT_FIRST: readonly FinishFamily[] = ['butter-icing', 'cream-cheese-icing', 'cooked-butter-icing', 'foam-butter-icing']
+/** Fresh cream that smooths an overbeaten one, as a share of the bowl. */
+const OVERBEATEN = 0.12
 const MELTED = 0.06
 const STANDS = 0.1
 /** Chocolate seizes on a little water and comes back with enough: a fifth of its weight. */
@@ -132,17 +134,20 @@ export function rescueFor(
         (n, a) => `Whisk ${a} cold ${n} smooth and fold the cream into it.`,
         'It holds a soft peak. Under 28 % fat it never will alone.',
       )
-    if (FAT_FIRST.includes(p.family) && p.solidShare < MELTED) {
+    const cold = () =>
+      say(
+        `Keep it and the cake cold until they are served: at ${roomC} °C this fat does not stand.`,
+        'It holds for half an hour on the table.',
+      )
+    if (p.family === 'whipped-cream' ? roomC > CREAM_MELTS.from + 1 : p.family === 'ganache' && p.solidShare < MELTED) cold()
+    else if (FAT_FIRST.includes(p.family) && p.solidShare < MELTED) {
       add(
         ['shortening'],
         Math.min(0.35 * total, to(['shortening'], aim)),
         (n, a) => `Beat in ${a} soft ${n}: it stands when butter is liquid.`,
         'Firmer, but soft all the same in this heat.',
       )
-      say(
-        `Keep it and the cake cold until they are served: at ${roomC} °C this fat does not stand.`,
-        'It holds for half an hour on the table.',
-      )
+      cold()
     } else add(firmer, firmnessNow() < aim ? to(firmer, aim) : 0, (n, a) => `Beat in ${a} ${n}, in two goes.`, `It ${words}.`)
   } else if (trouble === 'stiff') {
     // Liquid as far as the fat takes it up; what is missing then is fat.
@@ -158,6 +163,14 @@ export function rescueFor(
         0.08 * total,
         (n, a) => `Warm ${a} ${n} and stir it in from the middle, a spoon at a time.`,
         'It turns from oily to shining.',
+      )
+    else if (p.family === 'whipped-cream')
+      // Past its peak: fat grains swim in their water. Melting it would lose the air.
+      add(
+        CREAMS,
+        OVERBEATEN * total,
+        (n, a) => `Fold in ${a} cold, unwhipped ${n} by hand, a spoon at a time.`,
+        'The grains draw smooth again; beaten to butter it stays butter: spread it on toast, and whip anew.',
       )
     else {
       say(

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { tinsIn } from './tin'
+import { mlBelow, sectionOf } from '../tin/section'
+import { readTin, tinsIn } from './tin'
 
 /** The first tin of a method that a size is given for. */
 const tinInMethod = (steps: readonly string[]) => tinsIn(steps).find((f) => !f.assumed)?.tin
@@ -32,5 +33,37 @@ describe('tins that a method names', () => {
     'Warm 200 ml milk in a pan.',
   ])('says nothing of a tin: %s', (step) => {
     expect(tinInMethod([step])).toBeUndefined()
+  })
+})
+
+describe('tins by name', () => {
+  it.each([
+    ['8 mini loaf tins', { shape: 'loaf', count: 8, mm: { length: 145 } }],
+    ['24-hole mini muffin tin', { shape: 'cupcake', count: 24, mm: { diameter: 32 } }],
+    ['6-hole jumbo muffin tin', { shape: 'cupcake', count: 6, mm: { diameter: 64 } }],
+    ['half sheet pan', { shape: 'sheet', mm: { length: 460 } }],
+    ['six ramekins', { count: 6, material: 'ceramic', mm: { diameter: 85 } }],
+    ['23cm springform, 7 cm deep', { loose: true, mm: { diameter: 230, height: 70 } }],
+    ['9 inch pie dish', { mm: { diameter: 229, height: 38 } }],
+    ['25 cm savarin ring', { shape: 'ring', mm: { diameter: 250, height: 45 } }],
+    ['10-inch tube pan', { shape: 'ring', mm: { diameter: 254 } }],
+    ['two 9-inch rounds', { shape: 'round', count: 2 }],
+    ['28er Springform', { mm: { diameter: 280 } }],
+    ['three loose-based 18 cm sandwich tins', { count: 3, loose: true }],
+    ['glass 9x13', { shape: 'rect', material: 'glass' }],
+    ['half-kilo loaf tin', { shape: 'loaf', mm: { length: 150 } }],
+  ])('%s', (text, tin) => {
+    expect(readTin(text)).toMatchObject(tin)
+  })
+
+  it.each([
+    ['2 litre pudding basin', 2000],
+    ['1.2 litre pudding bowl', 1200],
+    ['12-cup bundt', 2840],
+    ['900 ml loaf tin', 900],
+    ['1.5 quart casserole', 1419],
+  ] as const)('%s holds what it says', (text, ml) => {
+    const section = sectionOf(readTin(text)!)!
+    expect(mlBelow(section, section.depth) / ml).toBeCloseTo(1, 1)
   })
 })

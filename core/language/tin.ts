@@ -1,6 +1,7 @@
 import type { Material, Tin, TinShape } from '../measure/tin'
 import { dialsIn, type Dial, type Size } from './dial'
 import { valueAt } from './number'
+import { capacityIn, holding, lowWallIn, SORTS } from './tin-sorts'
 import { tokenise, wordsBetween, type Token } from './token'
 
 const INCH = 25.4
@@ -15,14 +16,14 @@ export interface TinMention {
 
 /** Words that name a shape, the particular before the general. */
 const SHAPE_WORDS: readonly (readonly [TinShape, RegExp])[] = [
-  ['fluted', /\b(?:bundt|gugelhupf|gugelhopf|kugelhopf|kugelhupf|fluted|savarin|turban)\b/i],
+  ['fluted', /\b(?:bundt|gugelhupf|gugelhopf|kugelhopf|kugelhupf|fluted|turban)\b/i],
   [
     'ring',
-    /\b(?:ring (?:tin|pan|mou?ld)|ring|tube (?:pan|tin)|tube|angel (?:food )?(?:cake )?(?:pan|tin)|chimney|hole in the (?:middle|centre|center)|funnel)\b/i,
+    /\b(?:ring (?:tin|pan|mou?ld)|ring|savarin|tube (?:pan|tin)|tube|angel (?:food )?(?:cake )?(?:pan|tin)|chimney|hole in the (?:middle|centre|center)|funnel)\b/i,
   ],
   [
     'cupcake',
-    /\b(?:muffins?|cup-?cakes?|patty|bun tin|fairy cakes?|paper (?:cases|liners|cups|capsules)|madeleines?|magdalenas?|idli|cases|liners|capsules)\b/i,
+    /\b(?:muffins?|cup-?cakes?|patty|bun tin|fairy cakes?|paper (?:cases|liners|cups|capsules)|madeleines?|magdalenas?|friands?|financiers?|idli|cases|liners|capsules)\b/i,
   ],
   ['loaf', /\b(?:loaf|loaves|\d ?-?(?:lb|pound) (?:tins?|pans?)|bread (?:pan|tin)|box tin|long (?:one|tin)|the long|cake form \(long)\b/i],
   ['square', /\b(?:square|sq\b\.?|brownie (?:pan|tin))/i],
@@ -36,7 +37,7 @@ const SHAPE_WORDS: readonly (readonly [TinShape, RegExp])[] = [
   ],
 ]
 const TIN_WORDS =
-  /\b(?:tins?|pans?|mou?lds?|trays?|dish(?:es)?|springform|spring[- ]?form|sheet|skillet|bundt|ramekins?|mugs?|plate|basin|tube|ring|cases|liners|papers|form|forms|gugelhupf|cooker|kadai|casserole|capsules|loaf|round|square|layers?|cup-?cakes?|muffins?|kilo)\b|[Øø]/i
+  /\b(?:tins?|pans?|mou?lds?|trays?|dish(?:es)?|springform|spring[- ]?form|sheet|skillet|bundt|ramekins?|mugs?|plate|basin|pudding bowl|tube|ring|cases|liners|papers|form|forms|gugelhupf|cooker|kadai|casserole|capsules|loaf|rounds?|squares?|layers?|madeleines?|friands?|savarin|cup-?cakes?|muffins?|kilo)\b|[Øø]/i
 /** What holds water, or is cooked on the hob, bakes no cake. */
 const NO_CAKE = /\b(?:roasting|saucepan|water|frying|large pan|small pan|heavy pan|same pan)\b/i
 const PREPARES =
@@ -72,10 +73,6 @@ const USUAL: Readonly<Record<TinShape, Tin['mm']>> = {
 }
 /** A mug of 300 ml. */
 const MUG = { diameter: 80, height: 90 }
-/** US cups a fluted tin holds, to its width at 9 cm depth, where chimney and flutes take a third (`tin/volume.ts`). */
-const US_CUP_MM3 = 236_590
-const flutedOf = (cups: number): number => Math.round(Math.sqrt((cups * US_CUP_MM3 * 4) / (Math.PI * 90 * 0.66)))
-
 /** What two sides are, where no word says it. */
 function shapeOfSides(sides: readonly number[]): TinShape {
   const [a, b] = [Math.min(...sides.slice(0, 2)), Math.max(...sides.slice(0, 2))]
@@ -173,11 +170,18 @@ function holesIn(t: readonly Token[]): number | undefined {
   return undefined
 }
 
+/** Nothing narrower is a tin, mm: it is a depth, a border or a thickness. */
+const LEAST_ACROSS = 95
+const DEEP = /^(?:deep|high|tall|in depth|sides)\b/
+
 /** The tin that one sentence names. */
-function tinOf(sentence: string): TinMention | undefined {
+function tinOf(written: string): TinMention | undefined {
+  // "a 28er tin" is one of 28 cm.
+  const sentence = written.replace(/\b([1-3]\d)er\b/gi, '$1 cm')
   const t = tokenise(sentence)
   const dials = dialsIn(t)
-  const sizes = dials.filter((d): d is Size => d.kind === 'size' && Math.max(...d.sides) >= 95)
+  const sized = dials.filter((d): d is Size => d.kind === 'size')
+  const sizes = sized.filter((d) => Math.max(...d.sides) >= LEAST_ACROSS)
   const long = sizes.find((s) => s.sides.length >= 2 && Math.max(...s.sides) >= 100)
   const size = long ?? sizes[0]
   const named = TIN_WORDS.test(sentence)
@@ -219,7 +223,9 @@ function tinOf(sentence: string): TinMention | undefined {
   if (size) score += 1
   if (prepares) score += 0.7
   if (/\b(?:saucepan|frying pan|cooling)\b/i.test(sentence) && !size) score -= 1
-  let mm = size ? mmOf(shape, size) : /\bmugs?\b/i.test(sentence) ? MUG : USUAL[shape]
+  const sort = size ? undefined : SORTS.find((x) => x.words.test(sentence))
+  if (sort) shape = sort.shape
+  let mm = size ? mmOf(shape, size) : /\bmugs?\b/i.test(sentence) ? MUG : (sort?.mm ?? USUAL[shape])
   if (shape === 'loaf' && kilos) mm = kilos * 1000 < LARGE_LOAF_GRAMS ? SMALL_LOAF : LARGE_LOAF
   else if (kilos && (shape === 'round' || shape === 'square')) {
     const across = Math.round(HALF_KILO_MM * Math.sqrt(kilos / 0.5))
@@ -233,17 +239,19 @@ function tinOf(sentence: string): TinMention | undefined {
     const holes = holesIn(t)
     count = holes ?? 12
     if (holes) assumed = false
-    mm = USUAL.cupcake
+    mm = sort?.mm ?? USUAL.cupcake
   }
-  const cups = /(\d+)\s*-?\s*cup\b/i.exec(sentence)
-  if (cups && (shape === 'fluted' || shape === 'ring') && !size) {
-    mm = { diameter: flutedOf(Number(cups[1])), height: 90 }
+  const ml = size || kilos ? undefined : capacityIn(sentence)
+  if (ml && shape !== 'cupcake') {
+    mm = holding(shape, mm, ml)
     assumed = false
-    count = 1
-  }
-  const material = MATERIALS.find(([, words]) => words.test(sentence))?.[0]
+    if (shape !== 'round' && shape !== 'loaf') count = 1
+  } else if (sort) assumed = false
+  const depth = sized.find((d) => DEEP.test(wordsBetween(t, d.to, d.to + 2)))?.sides[0] ?? (size && lowWallIn(sentence))
+  if (depth && shape !== 'cupcake') mm = { ...mm, height: Math.round(depth) }
+  const material = MATERIALS.find(([, words]) => words.test(sentence))?.[0] ?? sort?.material
   return {
-    tin: { text: sentence.trim(), shape, mm, count, ...(material && { material }), ...(LOOSE.test(sentence) && { loose: true }) },
+    tin: { text: written.trim(), shape, mm, count, ...(material && { material }), ...(LOOSE.test(sentence) && { loose: true }) },
     score,
     assumed,
   }

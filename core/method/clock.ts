@@ -32,8 +32,9 @@ export function retimed(s: Scan, time: Time, more: number): TextEdit {
   const simple = t.slice(time.from, time.to)
   const numbers = simple.filter((x) => x.kind === 'number')
   const onlyMinutes = !/\b(?:h|hr|hrs|hours?)\b/i.test(text) && simple.every((x) => x.kind !== 'fraction')
-  if (onlyMinutes && numbers.length === (time.low === time.high ? 1 : 2) && numbers.length > 0) {
-    const values = [low, high]
+  if (onlyMinutes && (numbers.length === 2 || numbers.length === 1)) {
+    // One number gives way to a range where there is one now.
+    const values = numbers.length === 1 && low !== high ? [`${low} to ${high}`] : [low, high]
     let words = text
     for (let i = numbers.length - 1; i >= 0; i--)
       words = words.slice(0, numbers[i]!.from - from) + String(values[i]) + words.slice(numbers[i]!.to - from)

@@ -85,6 +85,8 @@ const NEARLY = 6
 const BATH_SETS = 12
 /** A cake that is not done by then will never be, minutes. */
 const LONGEST = 300
+/** Nor one that is warm through and rises no further: °C within so many seconds, after an hour. */
+const STANDS = { from: 3600, every: 1200, warm: 40, rises: 0.3 }
 /** The curve goes on a little past done, so that the window can be seen. */
 const BEYOND = 1.35
 const LEAST_BEYOND = 6
@@ -144,6 +146,7 @@ export function bake(setup: BakeSetup): Baked {
   let edgeDoneAt: number | null = null
   let nextPoint = 0
   let before = { s: 0, core: setup.startC }
+  let stands = before
   for (let n = 0; seconds < LONGEST * 60; n++) {
     const ovenC = celsiusAt(oven, seconds / 60)
     const top = cake.t[(grid.rows - 1) * grid.columns]!
@@ -185,6 +188,10 @@ export function bake(setup: BakeSetup): Baked {
       }
     }
     if (doneAt !== null && (setup.untilDone || seconds / 60 > Math.max(doneAt * BEYOND, doneAt + LEAST_BEYOND))) break
+    if (doneAt === null && seconds >= stands.s + STANDS.every) {
+      if (seconds > STANDS.from && now.core > STANDS.warm && now.core - stands.core < STANDS.rises) break
+      stands = { s: seconds, core: now.core }
+    }
     before = { s: seconds, core: now.core }
     const dt = Math.min(longestStep, FIRST_STEPS[n] ?? setup.stepS ?? (seconds < 60 * LATER.from ? STEP : LATER.step))
     step(cake, room, faces, dt, stored, n < 4 ? 1 : undefined)

@@ -44,7 +44,7 @@ export interface TableAnswer {
   left: number
   /** Nothing better can be had; false where the time ran out before that was certain. */
   proven: boolean
-  /** Groups that nothing here feeds; where there are any, `bakes` is empty. */
+  /** Groups that nothing here feeds; the bakes are for the others. */
   unfed: { needs: readonly HardNeed[]; because: string }[]
   /** Candidates that nobody with a need could be given, and the lines that nobody knows in them. */
   unknown: { id: string; title: string; lines: string[] }[]
@@ -67,13 +67,14 @@ export interface Known extends Candidate {
  */
 export function tableFor(guests: readonly Guests[], candidates: readonly Candidate[], portions: number, solve: IntegerSolver): TableAnswer {
   const groups = guests.filter((g) => g.count > 0)
-  const wants = groups.map((g) => g.count * portions)
   const known = candidates.filter((c) => c.slices > 0).map((c) => read(c, groups))
   const unfed = groups.flatMap((g, i) =>
     known.some((c) => c.eats & (1 << i))
       ? []
       : [{ needs: g.needs, because: g.needs.length ? `Nothing here is ${g.needs.join(' and ')}.` : 'There is nothing to eat.' }],
   )
+  // Whom nothing feeds is named; the others are planned for all the same.
+  const wants = groups.map((g) => (unfed.some((u) => u.needs === g.needs) ? 0 : g.count * portions))
   const unknown = known.filter((c) => c.unknown.length).map((c) => ({ id: c.id, title: c.title, lines: c.unknown.map((u) => u.text) }))
   const nothing: TableAnswer = {
     bakes: [],
@@ -84,7 +85,7 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
     unfed,
     unknown,
   }
-  if (unfed.length || !groups.length) return nothing
+  if (!wants.some((n) => n > 0)) return nothing
   const found = fewest(known, wants, solve)
   if (!found)
     return { ...nothing, unfed: [{ needs: [], because: `Even ${MOST_BAKES} bakes are not enough for so many: make them larger.` }] }
@@ -113,7 +114,7 @@ export function tableFor(guests: readonly Guests[], candidates: readonly Candida
     order: distinct.map((c, n) => ({ id: c.id, why: whyThen(c, n, distinct) })),
     left: chosen.reduce((n, c) => n + c.slices, 0) - wants.reduce((a, b) => a + b, 0),
     proven,
-    unfed: [],
+    unfed,
   }
 }
 

@@ -10,12 +10,11 @@ import { writeNumber } from '../../../core/measure/number'
 import { ownMeasure } from '../../../core/reformulate/lines'
 import type { Line } from '../../../core/recipe/recipe'
 import type { BakeAnswer } from '../../../core/oven/predict'
-import { ask } from '~/kitchen/core'
+import { bakeOf } from '~/kitchen/baking'
 import type { Version } from '~/kitchen/database'
 import { downloadText } from '~/kitchen/download'
 import { needsMet } from '~/kitchen/finder'
 import { wishWords } from '~/kitchen/wishes'
-import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'
 
@@ -23,7 +22,6 @@ const route = useRoute()
 const router = useRouter()
 const shelf = useShelf()
 const kitchen = useKitchen()
-const cupboard = useCupboard()
 const version = computed(() => shelf.versionById(String(route.params.id)))
 useHead({ title: () => `${version.value?.recipe.title ?? 'Card'} · card · Kind Crumb` })
 
@@ -93,21 +91,7 @@ watch(
   async (v) => {
     bakes.value = { now: null, before: null }
     if (!v) return
-    const of = async (x: Version | undefined) => {
-      if (!x?.recipe.oven.length || !x.recipe.tins.length) return null
-      try {
-        return await ask('bake', {
-          recipe: x.recipe,
-          ...cupboard.common(),
-          boxes: x.boxes,
-          altitudeM: kitchen.altitudeM,
-          oven: { celsius: x.recipe.oven[0]!.celsius, mode: x.recipe.oven[0]!.fan ? 'fan' : 'static', offsetC: kitchen.oven.offsetC },
-        })
-      } catch {
-        // A batter that no tin can hold has no minutes; the tins say why.
-        return null
-      }
-    }
+    const of = async (x: Version | undefined) => (x ? bakeOf(x) : null)
     const now = await of(v)
     const before = await of(v.parentId ? shelf.versionById(v.parentId) : undefined)
     if (version.value === v) bakes.value = { now, before }

@@ -35,6 +35,8 @@ watch([() => kitchen.roomC, () => cupboard.own, () => kitchen.region], () => voi
 
 const setup = computed(() => finish.setup)
 const build = computed(() => finish.answer)
+/** Its own soak first, where it has one. */
+const soaks = computed(() => [...(version.value?.recipe.parts.some((p) => p.role === 'soak') ? (['own'] as const) : []), ...SOAKS])
 const standing = computed(() => (version.value ? standingOf(version.value) : 'stack'))
 /** A sheet that is rolled is filled, not covered; a single layer has nothing between. */
 const offered = computed(() =>
@@ -167,7 +169,7 @@ const checks = computed(() => {
             {{ PLACE_WORDS[p] }}
           </button>
           <button
-            v-for="s in SOAKS"
+            v-for="s in soaks"
             :key="s"
             class="place"
             type="button"

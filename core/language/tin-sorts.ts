@@ -1,0 +1,50 @@
+import type { Tin, TinShape } from '../measure/tin'
+import { mlBelow, sectionOf } from '../tin/section'
+
+/** Tins that a word alone makes smaller, larger or shallower than others of their shape: usual inside sizes of shops, mm. */
+export const SORTS: readonly { words: RegExp; shape: TinShape; mm: Tin['mm']; material?: Tin['material'] }[] = [
+  { words: /\bmini(?:ature)? (?:loaf|loaves)\b/i, shape: 'loaf', mm: { length: 145, width: 80, height: 50 } },
+  { words: /\b(?:jumbo|giant|texas|extra[- ]large)\b.*\b(?:muffin|cupcake)s?\b/i, shape: 'cupcake', mm: { diameter: 64, height: 45 } },
+  { words: /\bmini\b.*\b(?:muffin|cupcake)s?\b/i, shape: 'cupcake', mm: { diameter: 32, height: 22 } },
+  { words: /\b(?:madeleines?|magdalenas?)\b/i, shape: 'cupcake', mm: { diameter: 44, height: 18 } },
+  { words: /\b(?:friands?|financiers?)\b/i, shape: 'cupcake', mm: { diameter: 48, height: 30 } },
+  { words: /\bramekins?\b/i, shape: 'round', mm: { diameter: 85, height: 48 }, material: 'ceramic' },
+  { words: /\bhalf[- ]sheet\b/i, shape: 'sheet', mm: { width: 330, length: 460, height: 25 } },
+  { words: /\bquarter[- ]sheet\b/i, shape: 'sheet', mm: { width: 229, length: 330, height: 25 } },
+]
+
+/** Walls that are lower than those of a cake tin of the same width, mm. */
+const LOW: readonly (readonly [RegExp, number])[] = [
+  [/\b(?:pie|flan) (?:dish|plate|tin|pan)\b/i, 38],
+  [/\b(?:tart|quiche) (?:tin|pan|dish)\b|\bsavarin\b/i, 45],
+  [/\bskillet\b/i, 50],
+]
+export const lowWallIn = (text: string): number | undefined => LOW.find(([words]) => words.test(text))?.[1]
+
+/** Millilitres in the measures that a tin's capacity is told in. */
+const ML: readonly (readonly [RegExp, number])[] = [
+  [/^(?:ml|millilit(?:re|er)s?)$/i, 1],
+  [/^(?:l|lit(?:re|er)s?)$/i, 1000],
+  [/^(?:qt|quarts?)$/i, 946],
+  [/^(?:pt|pints?)$/i, 568],
+  [/^(?:cups?)$/i, 237],
+]
+const CAPACITY =
+  /(\d+(?:[.,]\d+)?|½|\d+\s*½)\s*-?\s*(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?|qt|quarts?|pt|pints?|cups?)\b(?!\s+(?:of|water|batter|sugar|flour|milk))/i
+
+/** What a tin is said to hold, ml; nothing under 60 ml is a tin. */
+export function capacityIn(text: string): number | undefined {
+  const found = CAPACITY.exec(text)
+  if (!found) return undefined
+  const n = Number(found[1]!.replace(',', '.').replace(/\s*½/, '.5'))
+  const ml = n * (ML.find(([unit]) => unit.test(found[2]!))?.[1] ?? 0)
+  return ml >= 60 && ml <= 12_000 ? ml : undefined
+}
+
+/** A tin of the same proportions that holds so many ml to its rim. */
+export function holding(shape: TinShape, mm: Tin['mm'], ml: number): Tin['mm'] {
+  const section = sectionOf({ shape, mm })
+  if (!section) return mm
+  const by = Math.cbrt(ml / mlBelow(section, section.depth))
+  return Object.fromEntries(Object.entries(mm).map(([side, x]) => [side, Math.round(x! * by)]))
+}
