@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sectionOf } from '../../core/tin/section'
+import { sectionOf } from '../../core/measure/section'
 import type { Tried } from '~/stores/tins'
 
 /** The tin cut through its middle, to scale: batter as it goes in, and the cake as it comes out. */

@@ -19,7 +19,7 @@ import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import { fit, scaleBetween, type Fit } from '../tin/fit'
 import { eggsIn, scaleRecipe } from '../tin/scale'
-import { sectionOf } from '../tin/section'
+import { sectionOf } from '../measure/section'
 
 export interface TinAnswer extends Fit {
   /** The recipe in its new size, where one was given. */

@@ -1,6 +1,6 @@
 import type { CakeShape } from './amounts'
 import type { Tin } from '../recipe/recipe'
-import { sectionOf } from '../tin/section'
+import { sectionOf } from '../measure/section'
 
 export interface Cut {
   /** Each cake cut across into so many. */

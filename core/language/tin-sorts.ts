@@ -1,5 +1,5 @@
 import type { Tin, TinShape } from '../measure/tin'
-import { mlBelow, sectionOf } from '../tin/section'
+import { mlBelow, sectionOf } from '../measure/section'
 
 /** Tins that a word alone makes smaller, larger or shallower than others of their shape: usual inside sizes of shops, mm. */
 export const SORTS: readonly { words: RegExp; shape: TinShape; mm: Tin['mm']; material?: Tin['material'] }[] = [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { mlBelow, sectionOf } from '../tin/section'
+import { mlBelow, sectionOf } from '../measure/section'
 import { readTin, tinsIn } from './tin'
 
 /** The first tin of a method that a size is given for. */

@@ -1,6 +1,6 @@
 import { boilingPoint, pressureShare } from '../balance/altitude'
 import type { Tin } from '../recipe/recipe'
-import { heightOf, sectionOf } from '../tin/section'
+import { heightOf, sectionOf } from '../measure/section'
 import type { Batter } from './batter'
 import { benchFor, energyOf, fillTin, heightAt, step, skinC, USUAL_GRID, type Cake, type Grid } from './conduct'
 import { facesIn, STORED, type OvenMode, type Wrapping } from './surroundings'

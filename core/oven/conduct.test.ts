@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Section } from '../tin/section'
+import type { Section } from '../measure/section'
 import { solveBand } from './band'
 import { benchFor, fillTin, step, type Grid, type Matter } from './conduct'
 import { cylinder, slab } from './series'

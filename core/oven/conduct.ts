@@ -1,4 +1,4 @@
-import { heightOf, type Section } from '../tin/section'
+import { heightOf, type Section } from '../measure/section'
 import { solveBand } from './band'
 import { conductivityOf, propertiesOf, WATER_HEAT, type Composition, type Properties } from './matter'
 import { LATENT, vapourDensity, vapourSlope } from './steam'

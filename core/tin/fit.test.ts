@@ -5,7 +5,7 @@ import { TIN_SHAPES } from '../recipe/recipe'
 import { readTin } from '../language/tin'
 import { usualBatter } from '../oven/batter'
 import { fit, scaleBetween } from './fit'
-import { heightOf, mlBelow, sectionOf } from './section'
+import { heightOf, mlBelow, sectionOf } from '../measure/section'
 
 const tin = (text: string) => readTin(text)!
 const codes = (request: object) => answer('tin', request).warnings.map((w) => w.code)

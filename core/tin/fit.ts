@@ -1,6 +1,6 @@
 import type { CakeFamily } from '../balance/families'
 import type { Tin } from '../recipe/recipe'
-import { areaAt, heightOf, mlBelow, sectionOf, type Section } from './section'
+import { areaAt, heightOf, mlBelow, sectionOf, type Section } from '../measure/section'
 
 /** What of a batter matters to its tins. */
 export interface Fitted {

@@ -1,5 +1,5 @@
 import type { Tin } from '../recipe/recipe'
-import { mlBelow, sectionOf } from './section'
+import { mlBelow, sectionOf } from '../measure/section'
 
 /**
  * Volume to the rim of one tin.

@@ -4,7 +4,7 @@ import { celsiusToFahrenheit, celsiusToGasMark } from '../../../core/measure/tem
 import { MATERIALS, type Material, type Tin } from '../../../core/recipe/recipe'
 import { readTin } from '../../../core/language/tin'
 import type { OvenMode } from '../../../core/oven/surroundings'
-import { sectionOf } from '../../../core/tin/section'
+import { sectionOf } from '../../../core/measure/section'
 import { useCupboard } from '~/stores/cupboard'
 import { useKitchen } from '~/stores/kitchen'
 import { useShelf } from '~/stores/shelf'

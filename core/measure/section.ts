@@ -1,4 +1,4 @@
-import type { Tin } from '../recipe/recipe'
+import type { Tin } from './tin'
 
 /** Usual depth of a tin whose height is not given, mm, by shape: what shops sell most. */
 export const USUAL_DEPTH: Record<Tin['shape'], number> = {
