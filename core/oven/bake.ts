@@ -79,7 +79,7 @@ const DOOR_BACK = 7
 /** What every further tin adds to that, as a share: cold metal and batter take the heat of the walls. */
 const EACH_MORE = 0.15
 /** Starch and egg take their time to set: a thin sheet that is hot at once is held so long, s, within so many °C of done. */
-const HOLD = 110
+const HOLD = 150
 const NEARLY = 6
 /** In a bath done lies at least so far under the boiling point, °C. */
 const BATH_SETS = 12

@@ -29,6 +29,9 @@ const BY_STARCH = { at: 84, from: 0.01, all: 0.04 }
 /** A crumb is done some way above where it sets, °C; the probe reads so in sponges and in rich cakes alike (science §8). */
 const DONE = { at: 97.5, by: 0.41, sets: 78, least: 85, most: 99.3 }
 
+/** Brownies, mud cakes and cakes of little but chocolate are taken out while their middle is moist, °C (science §8 has 88 to 93 for what holds no flour at all; brownies clear a little above). */
+const MOIST = 95
+
 /** Batters that are usually whipped, stirred: brownies and mud cakes, heavy in the tin, that puff up by a quarter. */
 const STIRRED = { gramsPerMl: 1.1, rise: 1.26 }
 
@@ -61,7 +64,8 @@ export function batterOf(
   const sets = SET_OTHERWISE.includes(family)
     ? usual.doneC + Math.max(0, BY_STARCH.at - usual.doneC) * starchy
     : Math.max(DONE.least, Math.min(DONE.most, DONE.at + DONE.by * ((metrics.settingTemperatureC ?? DONE.sets) - DONE.sets)))
-  const doneC = glutenFree && sets > 94 ? Math.max(sets, GLUTEN_FREE_DONE) : sets
+  const moist = family === 'flourless-chocolate' ? Math.min(sets, MOIST) : sets
+  const doneC = glutenFree && moist > 94 ? Math.max(moist, GLUTEN_FREE_DONE) : moist
   const batterMl = (1 - pieces) / usual.gramsPerMl
   const ml = batterMl + pieces / PIECES_GRAMS_PER_ML
   return {
