@@ -1,3 +1,4 @@
+import { GRADES } from './diagnose'
 import { describe, expect, it } from 'vitest'
 import { answer } from '../contract/handle'
 import { CLASSICS } from '../fixtures/classics'
@@ -152,5 +153,32 @@ describe('the diagnosis', () => {
     const shown = new Set(CAUSES.flatMap((c) => Object.keys(c.shows)))
     expect([...SYMPTOM_CODES].filter((s) => !shown.has(s))).toEqual([])
     expect(new Set(CAUSES.map((c) => c.code)).size).toBe(CAUSES.length)
+  })
+
+  it('is told in three grades, and never in nonsense', () => {
+    const odd = asked({ text: SANDWICH, symptoms: ['sank', 'gummy'], record: { minutes: 1, coreC: 200, addedGrams: 2000 } })
+    for (const c of odd.causes) {
+      expect(Number.isFinite(c.probability)).toBe(true)
+      expect(['likely', 'possible', 'unlikely']).toContain(c.grade)
+    }
+    const grades = asked({ text: SANDWICH, symptoms: ['dry', 'crumbly'] }).causes.map((c) => GRADES.indexOf(c.grade))
+    expect([...grades].sort((a, b) => a - b)).toEqual(grades)
+  })
+
+  it('a second look at the same thing moves little', () => {
+    const of = (symptoms: string[]) => asked({ text: SANDWICH, symptoms }).causes
+    const [one, both] = [of(['dry']), of(['dry', 'crumbly'])]
+    expect(both[0]!.code).toBe(one[0]!.code)
+    expect(Math.abs(both[0]!.probability - one[0]!.probability)).toBeLessThan(0.25)
+  })
+
+  it('an ordinary sponge with self-raising flour that sank is not told first that it has too much powder', () => {
+    for (const powder of ['', '\n1 tsp baking powder', '\n2 tsp baking powder'])
+      expect(
+        asked({
+          text: `Sponge\n225 g soft margarine\n225 g caster sugar\n4 eggs\n225 g self-raising flour${powder}\nMethod:\nBeat all of it for two minutes.`,
+          symptoms: ['sank'],
+        }).causes[0]!.code,
+      ).not.toBe('too-much-lift')
   })
 })

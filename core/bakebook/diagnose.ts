@@ -6,7 +6,7 @@ import type { BakeAnswer } from '../oven/predict'
 import type { Recipe } from '../recipe/recipe'
 import { CAUSES, type Cause } from './causes'
 import type { BakeRecord } from './record'
-import { SYMPTOMS, type Symptom } from './symptoms'
+import { LINKED, SYMPTOMS, type Symptom } from './symptoms'
 
 /** What a diagnosis stands on. */
 export interface Case {
@@ -18,11 +18,20 @@ export interface Case {
   symptoms: readonly Symptom[]
 }
 
+export const GRADES = ['likely', 'possible', 'unlikely'] as const
+export type Grade = (typeof GRADES)[number]
+/** From these shares on a cause is likely, or possible. */
+const LIKELY = 0.45
+const POSSIBLE = 0.12
+const gradeOf = (p: number): Grade => (p >= LIKELY ? 'likely' : p >= POSSIBLE ? 'possible' : 'unlikely')
+
 export interface RankedCause {
   code: string
   words: string
   /** Among the causes that the network knows, 0 to 1. */
   probability: number
+  /** The same in words that promise no more than such a network knows. */
+  grade: Grade
   /** What speaks for it, and against it. */
   evidence: { text: string; for: boolean }[]
 }
@@ -49,6 +58,10 @@ const SILENCE = 0.35
 const INSIDE = 0.35
 const EACH_TOLERANCE = 1.35
 const MOST_TOLERANCES = 4
+/** The most that one line of the record says. */
+const MOST_ODDS = 60
+/** What a second look at the same thing adds, as a share of its own evidence. */
+const AGAIN = 0.35
 /** Only so many causes are worth reading. */
 const SHOWN = 6
 
@@ -63,10 +76,15 @@ interface Weighed {
  * cause is named at all, from this recipe's own ratios, and from the record of the bake.
  */
 export function diagnose(given: Case): Diagnosis {
+  const groups = LINKED.map((g) => g.filter((x) => given.symptoms.includes(x))).filter((g) => g.length > 1)
+  const linked = new Set(groups.flat())
   const all = CAUSES.map((cause): Weighed => {
     const evidence: Weighed['evidence'] = []
     let log = Math.log(cause.usual)
-    const add = (odds: number, text: string) => {
+    const add = (given: number, text: string) => {
+      // One line of a record is never proof, whatever was typed.
+      if (!Number.isFinite(given)) return
+      const odds = Math.max(1 / MOST_ODDS, Math.min(MOST_ODDS, given))
       log += Math.log(odds)
       if (Math.abs(Math.log(odds)) > 0.3) evidence.push({ text, for: odds > 1 })
     }
@@ -75,12 +93,17 @@ export function diagnose(given: Case): Diagnosis {
     for (const [symptom, words] of Object.entries(SYMPTOMS) as [Symptom, string][]) {
       const seen = 1 - (1 - (cause.shows[symptom] ?? 0)) * (1 - LEAK)
       if (given.symptoms.includes(symptom)) {
-        log += Math.log(seen)
+        log += linked.has(symptom) ? 0 : Math.log(seen)
         if (seen >= 0.4) evidence.push({ text: `${words}: seen with this`, for: true })
       } else {
         log += SILENCE * Math.log(1 - seen)
         if (seen >= 0.8 && given.symptoms.length > 0) evidence.push({ text: `not said to be “${words}”`, for: false })
       }
+    }
+    // Of symptoms that go together the one that this cause shows most counts in full, the others in part.
+    for (const group of groups) {
+      const says = group.map((x) => Math.log(1 - (1 - (cause.shows[x] ?? 0)) * (1 - LEAK))).sort((a, b) => b - a)
+      log += says[0]! + AGAIN * says.slice(1).reduce((sum, x) => sum + x, 0)
     }
     return { cause, log, evidence }
   })
@@ -97,6 +120,7 @@ export function diagnose(given: Case): Diagnosis {
       code: w.cause.code,
       words: w.cause.words,
       probability: Math.round(1000 * w.probability) / 1000,
+      grade: gradeOf(w.probability),
       evidence: w.evidence,
     })),
     try: { code: first.code, change: first.change, expected: first.expected, ...(by && { nudge: by }) },

@@ -117,4 +117,24 @@ describe('what a kitchen teaches', () => {
     ]
     await expect(text.join('\n')).toMatchFileSnapshot('../../docs/tables/learning.md')
   })
+
+  // Spreads that are not the model's: flat kitchens and cakes instead of bell curves, and one bake in five far off.
+  it.each([3, 10])('its nine-of-ten interval for minutes holds in foreign kitchens too, after %d bakes', (bakes) => {
+    const random = seeded(11)
+    const even = (by: number) => by * (2 * random() - 1)
+    let held = 0
+    const kitchens = 600
+    for (let k = 0; k < kitchens; k++) {
+      const kitchen = even(0.18)
+      const families = FAMILIES.map(() => even(0.2))
+      const seen = Array.from({ length: bakes }, (_, i): Observation => {
+        const f = i % FAMILIES.length
+        return { kind: 'minutes', family: FAMILIES[f]!, value: kitchen + families[f]! + even(random() < 0.2 ? 0.5 : 0.2) }
+      })
+      const { mean, sd } = offsetFor(calibrate(seen, 'minutes'), FAMILIES[0]!)
+      if (Math.abs(kitchen + families[0]! - mean) <= 1.645 * sd) held++
+    }
+    expect(held / kitchens).toBeGreaterThan(0.86)
+    expect(held / kitchens).toBeLessThan(0.97)
+  })
 })

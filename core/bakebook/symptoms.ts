@@ -31,3 +31,14 @@ export const SYMPTOMS = {
 } as const
 export type Symptom = keyof typeof SYMPTOMS
 export const SYMPTOM_CODES = Object.keys(SYMPTOMS) as Symptom[]
+
+/** Symptoms that are two looks at one thing: who names both has not seen twice as much. */
+export const LINKED: readonly (readonly Symptom[])[] = [
+  ['flat', 'dense'],
+  ['raw', 'gummy'],
+  ['dry', 'crumbly'],
+  ['coarse', 'tunnels'],
+  ['overflowed', 'domed'],
+  ['sticky-top', 'too-sweet'],
+  ['sour', 'soapy'],
+]

@@ -1,4 +1,4 @@
-import type { Problem } from './problem'
+import type { Problem, Variable } from './problem'
 import { HINGE_WEIGHT } from './problem'
 
 /** Gas of given amounts, mmol: powder, and soda as far as acid meets it, and half of what is left over. */
@@ -16,6 +16,15 @@ function gasOf(problem: Problem, grams: ArrayLike<number>): number {
   return co2 + 0.5 * (base + Math.min(acid, base))
 }
 
+/** What it costs that so much gas, mmol, is not what is wanted. */
+function costOfGas({ gas }: Problem, mmol: number): number {
+  if (!gas) return 0
+  const lift = (100 * mmol) / gas.flour
+  const off = (lift - gas.aim) / gas.tolerance
+  const past = gas.band ? Math.max(lift - gas.band.high, gas.band.low - lift, 0) / gas.tolerance : 0
+  return gas.weight * off * off + HINGE_WEIGHT * past * past
+}
+
 /**
  * What an answer costs: weighted squared distance of every ratio from its aim in tolerances, nine times as much
  * for what lies outside a band, and the square of every move away from the baker's own or the school's usual amount.
@@ -31,22 +40,86 @@ export function objective(problem: Problem, grams: ArrayLike<number>): number {
     if (row.kind === 'aim') cost += row.weight * value * value
     else if (value > 0) cost += row.weight * value * value
   }
-  const gas = problem.gas
-  if (gas) {
-    const lift = (100 * gasOf(problem, grams)) / gas.flour
-    const off = (lift - gas.aim) / gas.tolerance
-    cost += gas.weight * off * off
-    if (gas.band) {
-      const past = Math.max(lift - gas.band.high, gas.band.low - lift, 0) / gas.tolerance
-      cost += HINGE_WEIGHT * past * past
+  cost += costOfGas(problem, gasOf(problem, grams))
+  problem.variables.forEach((v, i) => (cost += costOfMove(v, grams[i]!)))
+  return cost
+}
+
+/** What it costs that one amount is another than its own. */
+function costOfMove(v: Variable, grams: number): number {
+  if (v.fixed) return 0
+  const off = (grams - v.start) / v.give
+  const past = Math.max(v.low - grams, grams - v.high, 0) / v.give
+  return off * off + HINGE_WEIGHT * past * past
+}
+
+/** One amount put in place of another. */
+export type Move = readonly [variable: number, grams: number]
+
+/**
+ * The objective of a set of amounts, kept up to date as single amounts move: a try costs the rows, not the rows times
+ * the lines.
+ */
+export class Tally {
+  /** Of each row, with the amounts as they stand. */
+  private readonly values: Float64Array
+  private gas: { co2: number; acid: number; base: number }
+  private own = 0
+
+  /** @param grams one amount per variable; moved in place by `put` */
+  constructor(
+    private readonly problem: Problem,
+    readonly grams: Float64Array,
+  ) {
+    this.values = Float64Array.from(problem.rows, (row) => {
+      let value = row.constant
+      for (let i = 0; i < row.coefficients.length; i++) value += row.coefficients[i]! * grams[i]!
+      return value
+    })
+    const { co2, acid, base } = problem.fixed
+    this.gas = { co2, acid, base }
+    problem.variables.forEach((v, i) => {
+      const p = problem.profiles[i]!
+      this.gas.co2 += p.co2 * grams[i]!
+      this.gas.acid += p.acid * grams[i]!
+      this.gas.base += p.base * grams[i]!
+      this.own += costOfMove(v, grams[i]!)
+    })
+  }
+
+  /** The objective as it would be after some moves. */
+  costWith(moves: readonly Move[]): number {
+    const { rows, variables, profiles } = this.problem
+    let cost = this.own
+    let { co2, acid, base } = this.gas
+    for (const [i, to] of moves) {
+      const by = to - this.grams[i]!
+      const p = profiles[i]!
+      co2 += p.co2 * by
+      acid += p.acid * by
+      base += p.base * by
+      cost += costOfMove(variables[i]!, to) - costOfMove(variables[i]!, this.grams[i]!)
+    }
+    for (let r = 0; r < rows.length; r++) {
+      const row = rows[r]!
+      let value = this.values[r]!
+      for (const [i, to] of moves) value += row.coefficients[i]! * (to - this.grams[i]!)
+      if (row.kind === 'aim' || value > 0) cost += row.weight * value * value
+    }
+    return cost + costOfGas(this.problem, co2 + 0.5 * (base + Math.min(acid, base)))
+  }
+
+  put(moves: readonly Move[]): void {
+    const { rows, variables, profiles } = this.problem
+    for (const [i, to] of moves) {
+      const by = to - this.grams[i]!
+      const p = profiles[i]!
+      this.gas.co2 += p.co2 * by
+      this.gas.acid += p.acid * by
+      this.gas.base += p.base * by
+      this.own += costOfMove(variables[i]!, to) - costOfMove(variables[i]!, this.grams[i]!)
+      for (let r = 0; r < rows.length; r++) this.values[r]! += rows[r]!.coefficients[i]! * by
+      this.grams[i] = to
     }
   }
-  problem.variables.forEach((v, i) => {
-    if (v.fixed) return
-    const off = (grams[i]! - v.start) / v.give
-    cost += off * off
-    const past = Math.max(v.low - grams[i]!, grams[i]! - v.high, 0) / v.give
-    cost += HINGE_WEIGHT * past * past
-  })
-  return cost
 }

@@ -1,7 +1,7 @@
 import { nearestMeasures, type Measured, type Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
 import { measurableOf } from '../pantry/measurable'
-import { objective } from './objective'
+import { objective, Tally } from './objective'
 import type { Problem, Variable } from './problem'
 import { solve } from './solve'
 
@@ -82,32 +82,27 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
   }
   const chosen = new Map(free.map(({ i }) => [i, menus.get(i)!.find((m) => m.grams === pinned.get(i)) ?? menus.get(i)![0]!]))
   const grams = Float64Array.from(variables, (v, i) => (v.fixed ? v.start : (chosen.get(i)?.grams ?? 0)))
-  const fuss = () => [...chosen.values()].reduce((sum, m) => sum + m.fuss * FUSS_COST, 0)
-  const tieCost = () =>
-    variables.reduce((sum, v, i) => {
-      if (!v.tie) return sum
-      const leader = variables.findIndex((x) => x.key === v.tie!.to)
-      const wanted = Math.max(0, grams[leader]! - v.tie.beyond) * v.tie.ratio
-      return wanted > 0 ? sum + ((grams[i]! - wanted) / (0.2 * wanted)) ** 2 : sum
+  const tally = new Tally(problem, grams)
+  let fuss = [...chosen.values()].reduce((sum, m) => sum + m.fuss * FUSS_COST, 0)
+  const ties = variables.flatMap((v, i) => (v.tie ? [{ i, leader: variables.findIndex((x) => x.key === v.tie!.to), tie: v.tie }] : []))
+  const tieCost = (moves: readonly [number, Measured][]) => {
+    const of = (i: number) => moves.find(([at]) => at === i)?.[1].grams ?? grams[i]!
+    return ties.reduce((sum, { i, leader, tie }) => {
+      const wanted = Math.max(0, of(leader) - tie.beyond) * tie.ratio
+      return wanted > 0 ? sum + ((of(i) - wanted) / (0.2 * wanted)) ** 2 : sum
     }, 0)
-  const cost = () => objective(problem, grams) + fuss() + tieCost()
-  let best = cost()
+  }
+  let best = tally.costWith([]) + fuss + tieCost([])
   const tryMoves = (moves: [number, Measured][]): boolean => {
-    const old = moves.map(([i]) => [i, chosen.get(i)!] as const)
-    for (const [i, m] of moves) {
-      chosen.set(i, m)
-      grams[i] = m.grams
-    }
-    const now = cost()
-    if (now < best - 1e-9) {
-      best = now
-      return true
-    }
-    for (const [i, m] of old) {
-      chosen.set(i, m)
-      grams[i] = m.grams
-    }
-    return false
+    const put = moves.map(([i, m]) => [i, m.grams] as const)
+    const fussNow = moves.reduce((sum, [i, m]) => sum + (m.fuss - chosen.get(i)!.fuss) * FUSS_COST, fuss)
+    const now = tally.costWith(put) + fussNow + tieCost(moves)
+    if (now >= best - 1e-9) return false
+    best = now
+    fuss = fussNow
+    tally.put(put)
+    for (const [i, m] of moves) chosen.set(i, m)
+    return true
   }
   for (let pass = 0; pass < EXCHANGES; pass++) {
     let moved = false

@@ -164,10 +164,9 @@ const print = () => window.print()
           <h2 id="why-title">Most likely</h2>
           <ol class="causes">
             <li v-for="c in found.causes.slice(0, 4)" :key="c.code">
-              <span class="how">{{ Math.round(100 * c.probability) }} %</span>
+              <span class="how" :class="c.grade">{{ c.grade }}</span>
               <div>
                 <strong>{{ c.words }}</strong>
-                <span class="track" aria-hidden="true"><span :style="{ width: `${100 * c.probability}%` }" /></span>
                 <details v-if="c.evidence.length" class="small">
                   <summary>why</summary>
                   <p v-for="e in c.evidence" :key="e.text">{{ e.for ? '+' : '−' }} {{ e.text }}</p>
@@ -328,21 +327,13 @@ const print = () => window.print()
 .how {
   font-family: var(--display);
   font-weight: 700;
-  font-size: 1.15rem;
-  text-align: right;
+  color: var(--quiet);
 }
-.track {
-  display: block;
-  height: 7px;
-  border-radius: 4px;
-  background: var(--mist);
-  margin: 4px 0;
-  overflow: hidden;
+.how.likely {
+  color: var(--beet);
 }
-.track span {
-  display: block;
-  height: 100%;
-  background: var(--beet);
+.how.possible {
+  color: var(--ink);
 }
 table {
   width: 100%;
