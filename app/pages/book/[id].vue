@@ -321,7 +321,7 @@ const print = () => window.print()
 }
 .causes li {
   display: grid;
-  grid-template-columns: 52px minmax(0, 1fr);
+  grid-template-columns: 5.2rem minmax(0, 1fr);
   gap: 8px;
 }
 .how {
