@@ -258,7 +258,7 @@ function readComponent(name: string, use: Use, request: BuildRequest): ReadCompo
     return { name: part.name, family: base.family, use, base, own: true }
   }
   const { kind, chocolate } = kindOf(name)
-  const formula = FORMULAS[kind]
+  const formula = Object.hasOwn(FORMULAS, kind) ? FORMULAS[kind] : undefined
   if (!formula) throw new Refusal('bad-request', `“${name}” is no kind of finish: ${Object.keys(FORMULAS).join(', ')} are.`, 'places')
   const base = frosting({ kind, chocolate, use, goals, amount: {}, roomC, region })
   return { name: formula.title, family: base.family, use, base, own: false }

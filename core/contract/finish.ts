@@ -35,7 +35,7 @@ export function answerAmounts(request: {
   return {
     ...found,
     recipes: [...grams].flatMap(([name, g]) =>
-      FORMULAS[name]
+      Object.hasOwn(FORMULAS, name)
         ? [{ component: name, grams: g, recipe: formulate({ kind: name, grams: g, use: 'spread', goals: [], roomC: 20, region }) }]
         : [],
     ),

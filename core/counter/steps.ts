@@ -88,6 +88,8 @@ const LOOSENS = [
 ]
 /** A tablespoon of a thin liquid, g. */
 const SPOON = 15
+/** Nobody counts further. */
+const MOST_SPOONS = 200
 /** More than this share of the batter is no correction but another recipe. */
 const MOST_SHARE = 0.05
 
@@ -272,8 +274,14 @@ function loosening(recipe: Recipe, region: Region, altitudeM: number): CounterAn
   const tooLoose = (r: Recipe) =>
     balanceOf(r, undefined, altitudeM).findings.some((f) => f.severity !== 'note' && ['too-wet', 'too-thin', 'weak-set'].includes(f.code))
   const batter = recipe.parts[part]!.lines.reduce((g, l) => g + l.grams.best, 0)
+  // Each spoon makes it looser, so the last that it bears is found by halving.
   let most = 0
-  while ((most + 1) * SPOON <= batter * MOST_SHARE && !tooLoose(withSpoons(recipe, part, ingredient, (most + 1) * SPOON))) most++
+  let tooMany = Math.min(MOST_SPOONS, Math.floor((batter * MOST_SHARE) / SPOON)) + 1
+  while (tooMany - most > 1) {
+    const middle = Math.floor((most + tooMany) / 2)
+    if (tooLoose(withSpoons(recipe, part, ingredient, middle * SPOON))) tooMany = middle
+    else most = middle
+  }
   return { ingredient, name, gramsEach: SPOON, most }
 }
 

@@ -37,7 +37,7 @@ export function boiled(doses: readonly Dose[], solidsPct: number | undefined): r
 /** A frosting made up from nothing: a classic formula for the needs, moved to the firmness of its use in this room. */
 export function formulate(request: FormulaRequest): Recipe {
   const kind = request.kind ?? KIND_FOR[request.use]
-  const formula = FORMULAS[kind]
+  const formula = Object.hasOwn(FORMULAS, kind) ? FORMULAS[kind] : undefined
   if (!formula)
     throw new Refusal('bad-request', `“${kind}” cannot be made up from nothing here: ${Object.keys(FORMULAS).join(', ')} can.`, 'kind')
   const picked = formula.parts.map((part) => {

@@ -1,7 +1,7 @@
 import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
-import { kitchenOf, readRecipe, type Kitchen } from '../recipe/text'
+import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/text'
 
 /** How deep a foreign document is searched for a recipe. */
 const DEEPEST = 8
@@ -95,9 +95,20 @@ function stepsOf(value: unknown, depth = 0): string[] {
 /** Every JSON-LD block of a saved web page. */
 export function jsonLdIn(html: string): unknown[] {
   const blocks: unknown[] = []
-  for (const [, body] of html.matchAll(/<script[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script>/gi)) {
+  // From tag to tag: a page that never closes its scripts must not be searched once for each of them.
+  for (const tag of html.matchAll(/<script[^<>]*\bapplication\/ld\+json\b[^<>]*>/gi)) {
+    const from = tag.index + tag[0].length
+    const to = html.indexOf('</script', from)
+    if (to < 0) break
     try {
-      blocks.push(JSON.parse(body!.replace(/^\s*<!--|-->\s*$/g, '').trim()))
+      blocks.push(
+        JSON.parse(
+          html
+            .slice(from, to)
+            .replace(/^\s*<!--|-->\s*$/g, '')
+            .trim(),
+        ),
+      )
     } catch {
       // One broken block must not hide a good one.
     }
@@ -145,6 +156,7 @@ function readNode(node: Node, region: Region | Kitchen): ParsedRecipe {
     'Method:',
     ...steps,
   ].join('\n')
+  refuseTooMuch(text)
   const kitchen = kitchenOf(text, typeof region === 'string' ? { region } : region)
   const read = readRecipe(text, kitchen.used)
   return { ...read, recipe: { ...read.recipe, region: kitchen.used }, region: kitchen }

@@ -28,13 +28,11 @@ export function kitchenOf(text: string, { region, home }: Kitchen): { used: Regi
   return { used: region ?? found ?? home ?? 'us', found, because }
 }
 
-/**
- * Reads one recipe that somebody gives: see `readRecipe`.
- *
- * @throws Refusal where there is no text, or more than one recipe can be
- */
-export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe {
-  if (!text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
+/** A whole method in one breath is shorter than this; what is longer is no line of a recipe. */
+const LONGEST_LINE = 10_000
+
+/** @throws Refusal where a text is more than one recipe can be */
+export function refuseTooMuch(text: string): void {
   if (text.length > LONGEST_TEXT) throw new Refusal('too-large', TOO_LONG, 'text')
   const rows = text.split('\n').length
   if (rows > MOST_LINES)
@@ -44,6 +42,24 @@ export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe
       'text',
       MOST_LINES,
     )
+  const long = text.split('\n').findIndex((row) => row.length > LONGEST_LINE)
+  if (long >= 0)
+    throw new Refusal(
+      'too-large',
+      `Line ${long + 1} has more than ${LONGEST_LINE} letters: break it into the lines of a recipe.`,
+      'text',
+      long + 1,
+    )
+}
+
+/**
+ * Reads one recipe that somebody gives: see `readRecipe`.
+ *
+ * @throws Refusal where there is no text, or more than one recipe can be
+ */
+export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe {
+  if (!text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
+  refuseTooMuch(text)
   const region = kitchenOf(text, typeof kitchen === 'string' ? { region: kitchen } : kitchen)
   const read = readRecipe(text, region.used)
   return { ...read, recipe: { ...read.recipe, region: region.used }, region }

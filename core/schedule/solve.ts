@@ -14,6 +14,8 @@ const LONGEST = 7 * DAY
 const TRIES = 1500
 const PLACINGS = 150_000
 const REPAIRS = 400
+/** Looks at what is taken already, in all tries together: about a second; the first try is always made. */
+const MOST_LOOKS = 12_000_000
 /** From so many tasks on, what something must follow soon is always placed next to it first. */
 const MANY = 20
 
@@ -67,13 +69,14 @@ export function plan(
   const tail = tails(tasks)
   const tries = options.tries ?? TRIES
   let left = PLACINGS
+  const looks = { left: MOST_LOOKS }
   const bound = Math.max(0, ...tail.map((t, i) => t.span + tasks[i]!.minutes))
   let order = tasks.map((_, i) => tail[i]!.span)
   let best: Trial | null = null
   let bestOrder = order
   for (let n = 0; n < tries; n++) {
-    if (n > 0 && left < 0) break
-    const trial = placeAll(tasks, order, serveAt, quiet, kitchen, notBefore, tasks.length > MANY || n % 4 === 3)
+    if (n > 0 && (left < 0 || looks.left < 0)) break
+    const trial = placeAll(tasks, order, serveAt, quiet, kitchen, notBefore, tasks.length > MANY || n % 4 === 3, looks)
     left -= trial.placings
     if (!best || better(trial, best)) {
       best = trial
@@ -158,6 +161,7 @@ function placeAll(
   kitchen: Kitchen,
   notBefore: number,
   urgentFirst: boolean,
+  looks: { left: number },
 ): Trial {
   const held = tasks.map(() => 0)
   let placings = 0
@@ -182,7 +186,7 @@ function placeAll(
         until = Math.min(until, began + f.max)
       }
       const wish = t.a.at === undefined ? null : serveAt - t.a.at - t.minutes
-      const at = earliest(t, Math.max(from, wish ?? 0), used, kitchen, quiet, serveAt, most)
+      const at = earliest(t, Math.max(from, wish ?? 0), used, kitchen, quiet, serveAt, most, looks)
       if (at === null || (wish !== null && at > wish + 1e-9)) return { start, cost: Infinity, spread: Infinity, failed: i, placings }
       placings++
       if (at > until + 1e-9) {
@@ -204,7 +208,7 @@ function placeAll(
       const cost = Math.max(0, ...start.map((s, i) => s + tasks[i]!.minutes))
       return { start, cost, spread: start.reduce((a, b) => a + b, 0), failed: -1, placings }
     }
-    if (repair === REPAIRS - 1) return { start, cost: Infinity, spread: Infinity, failed: broken, placings }
+    if (repair === REPAIRS - 1 || looks.left < 0) return { start, cost: Infinity, spread: Infinity, failed: broken, placings }
   }
   return { start: [], cost: Infinity, spread: Infinity, failed: 0, placings }
 }
@@ -220,6 +224,7 @@ function earliest(
   quiet: readonly Quiet[],
   serveAt: number,
   most: number,
+  looks: { left: number },
 ): number | null {
   const { a, minutes } = t
   let at = from
@@ -228,6 +233,7 @@ function earliest(
     let next = at
     for (const r of resourcesOf(a)) {
       const list = used.get(r) ?? []
+      looks.left -= list.length
       const room = kitchen[r] ?? 1
       const heat = r === 'oven' ? a.oven : undefined
       // An oven at another heat is in the way, and takes its time to change.
