@@ -156,6 +156,16 @@ rows.push({
   within: median(tried) >= 40,
 })
 
+const everything = readRecipe(
+  `Cake of everything\n${Array.from({ length: 80 }, (_, i) => ['10 g butter', '12 g sugar', '1 egg', '15 g plain flour', '1 g baking powder', '8 ml milk', '5 g cocoa powder', '5 g ground almonds'][i % 8]).join('\n')}\n\nMethod:\nCream butter and sugar, beat in the eggs, fold in the rest. Bake at 180 °C in a 23 cm round tin for 45 minutes.`,
+  'uk',
+).recipe
+time(
+  'search over every egg school in a recipe of 80 lines',
+  500,
+  timed(5, () => answer('reformulate', { recipe: everything, region: 'uk', goals: ['eggless'] })),
+)
+
 /** A bake that is done at about 40 minutes and followed a little beyond: 45 to 55 minutes in all. */
 const fortyFive = (grid?: { columns: number; rows: number }) =>
   bake({
@@ -168,9 +178,18 @@ const fortyFive = (grid?: { columns: number; rows: number }) =>
     grid,
   })
 time(
-  'a 45-minute bake on the usual grid (8 × 13)',
+  'a 45-minute bake on the usual grid (9 × 15)',
   60,
   timed(30, () => fortyFive()),
+)
+const loaf = readRecipe(
+  'Banana loaf\n115 g butter, melted\n150 g light brown sugar\n2 eggs\n350 g ripe bananas, mashed\n220 g plain flour\n1 tsp bicarbonate of soda\n60 g yogurt\n\nMethod:\nHeat the oven to 175 °C. Mix everything. Bake in a lined 900 g loaf tin for 55 minutes.',
+  'uk',
+).recipe
+time(
+  'verb bake of a loaf: best, window, an oven hotter and cooler, what the recipe tells',
+  60,
+  timed(20, () => answer('bake', { recipe: loaf, region: 'uk' })),
 )
 for (const [columns, rows] of [
   [5, 8],

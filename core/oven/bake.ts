@@ -65,7 +65,7 @@ export interface Baked {
 const FIRST_STEPS = [0.5, 0.5, 1, 1, 1.5, 1.5, 2, 2]
 /** Length of a usual step, s; and once the surface is warm and all goes slowly, from that minute on. */
 const STEP = 10
-const LATER = { from: 12, step: 20 }
+const LATER = { from: 12, step: 30 }
 /** Rows are no thinner on average, mm, and no fewer. */
 const ROW_AT_LEAST = 0.2
 const FEWEST_ROWS = 3
@@ -88,7 +88,7 @@ const LONGEST = 300
 /** Nor one that is warm through and rises no further: °C within so many seconds, after an hour. */
 const STANDS = { from: 3600, every: 1200, warm: 40, rises: 0.3 }
 /** The curve goes on a little past done, so that the window can be seen. */
-const BEYOND = 1.35
+const BEYOND = 1.2
 const LEAST_BEYOND = 6
 /** Browning doubles every 12 °C or so (Maillard and caramel reactions on crusts, Purlis 2010: Q10 about 1.8 to 2). */
 const BROWN_SCALE = 17.5
