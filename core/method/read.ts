@@ -5,6 +5,7 @@ import type { Recipe } from '../recipe/recipe'
 import { actOf, classOf, MIXED, placesIn, type Cues } from './act'
 import { heatsOf } from './clock'
 import { piecesOf, type Piece } from './clause'
+import { signsIn } from './signs'
 import type { Act, Clause, GroupThing, LineThing, Method, Step, Thing } from './step'
 import { candidatesOf, groupsIn, lineKeys, MADE, type Candidate, type FoundGroup } from './thing'
 
@@ -258,6 +259,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
         )
     const time = times.length ? joinTimes(times) : undefined
     const size = s.dials.find((x): x is Size => x.kind === 'size' && x.from >= p.from && x.from < p.to)
+    const signs = signsIn(s.text.slice(...span))
     const clause: Clause = {
       span,
       act,
@@ -276,6 +278,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       ...(p.until && { until: [t[p.until[0]]!.from, t[p.until[1] - 1]!.to] as const }),
       ...(p.condition && { condition: [t[p.condition[0]]!.from, t[p.condition[1] - 1]!.to] as const }),
       ...(/\b(?:optional(?:ly)?|if you like|if liked|if desired|if using)\b/i.test(s.text.slice(...span)) && { optional: true as const }),
+      ...(signs && { signs }),
     }
     // Only a condition or a warning: it belongs to the clause before.
     if (!p.verb && p.condition && !time && !kept.length && act === 'other') {

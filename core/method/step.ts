@@ -1,3 +1,5 @@
+import type { Signs } from './signs'
+
 /** Characters [from, to) of the baker's own sentence. */
 export type Span = readonly [from: number, to: number]
 
@@ -81,6 +83,8 @@ export interface Clause {
   condition?: Span
   /** It is said to be left out by who likes. */
   optional?: true
+  /** How it is done, where that is said. */
+  signs?: Signs
 }
 
 export interface Step {

@@ -1,5 +1,6 @@
 import { methodSigns } from '../balance/method'
 import { methodOf } from '../method/read'
+import { isAside, type Signs } from '../method/signs'
 import type { Act, Clause } from '../method/step'
 import { capital } from '../method/text'
 import type { Recipe } from '../recipe/recipe'
@@ -77,11 +78,6 @@ const SAME_GO: readonly ReadonlySet<Act>[] = [
 const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
 /** Done to a cake that is cold. */
 const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
-const SAYS_WARM = /\b(?:warm|hot|straight (?:away|from|out)|immediately|at once|still)\b/i
-/** Words of keeping and warning, which are nothing to do. */
-const NO_TASK =
-  /^\s*(?:note|tip|nb|n\.b|warning|storage|keeps?|stays|lasts|improves|freezes|better the next|store|do not|don['’]t|never|variation|p\.?s|serves?|makes|enjoy)\b/i
-
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
 const COOLS: readonly [number, number, number] = [45, 60, 120]
 /** What is said of a time longer than this is of keeping, min. */
@@ -186,15 +182,14 @@ class Planner {
       const until = this.tasks.findIndex((t, i) => i >= n && (t.acts.includes('cool') || t.acts.includes('chill')))
       const cooled = until >= 0
       // Rolled while it is warm: what comes before that is done to a warm cake too.
-      const stillWarm = this.tasks.slice(n, cooled ? until : undefined).some((t) => t.acts.includes('roll') || SAYS_WARM.test(t.label))
+      const stillWarm = this.tasks.slice(n, cooled ? until : undefined).some((t) => t.acts.includes('roll') || saysWarm(t))
       if (this.baked && !(cooled && stillWarm) && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
       const work = workOf(task)
       const given = act === 'fry' ? frying(task) : sumOf(task.clauses)
       const own = fix?.minutes !== undefined && !seen.has(task.step) ? ([fix.minutes, fix.minutes, fix.minutes] as const) : undefined
       seen.add(task.step)
       const minutes = own ?? given ?? work.minutes
-      const warm =
-        this.baked && this.stood < COOLED && WARM.has(act) && (act !== 'soak' || SAYS_WARM.test(task.label) || task.acts.includes('poke'))
+      const warm = this.baked && this.stood < COOLED && WARM.has(act) && (act !== 'soak' || saysWarm(task) || task.acts.includes('poke'))
       this.push(
         {
           id: this.id(n),
@@ -206,7 +201,7 @@ class Planner {
           step: task.step,
           clauses: task.clauses,
         },
-        warm ? { max: SAYS_WARM.test(task.label) || act === 'roll' ? AT_ONCE : WARM_FOR } : {},
+        warm ? { max: saysWarm(task) || act === 'roll' ? AT_ONCE : WARM_FOR } : {},
       )
       if (this.baked) this.stood += minutes[1]
       else {
@@ -322,7 +317,7 @@ class Planner {
   }
 
   private coolFirst(task: Task) {
-    if (this.stood >= COOLED || SAYS_WARM.test(task.label)) return
+    if (this.stood >= COOLED || saysWarm(task)) return
     // An icing that is made or spread needs a cold cake; what is scattered on a batter in the oven does not come here.
     this.coolNow()
   }
@@ -391,11 +386,15 @@ function sumOf(clauses: readonly Clause[]): [number, number, number] | null {
   return [Math.round(low), Math.round((low + high) / 2), Math.round(high)]
 }
 
+/** What the words of a task say of how it is done; the first clause that says it. */
+const signOf = <S extends keyof Signs>(task: Task, sign: S): Signs[S] => task.clauses.find((c) => c.signs?.[sign])?.signs?.[sign]
+const saysWarm = (task: Task): boolean => signOf(task, 'warm') === true
+
 /** What a task asks for: the most that any of its acts does. */
 function workOf(task: Task): Work {
-  if (/\bovernight\b/i.test(task.label) && task.acts.some((a) => ['chill', 'rest', 'cool', 'infuse'].includes(a)))
+  if (signOf(task, 'overnight') && task.acts.some((a) => ['chill', 'rest', 'cool', 'infuse'].includes(a)))
     return { ...wait(...NIGHT, task.acts.includes('chill') ? ['fridge'] : []), better: 720 }
-  if (/^steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i.test(task.label)) return STEAM
+  if (signOf(task, 'steamed')) return STEAM
   const works = task.acts.flatMap((a) => WORKS[a] ?? [])
   if (!works.length) return UNREAD
   const most = works.reduce((a, b) => (b.minutes[1] > a.minutes[1] ? b : a))
@@ -406,12 +405,11 @@ function workOf(task: Task): Work {
 function frying(task: Task): [number, number, number] | null {
   const each = sumOf(task.clauses)
   if (!each || each[1] > 10) return each
-  const count = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i.exec(task.label)
-  if (!count) return null
-  const n = [Number(count[1]), Number(count[2] ?? count[1])]
+  const n = signOf(task, 'sheets')
+  if (!n) return null
   // A minute a side is two a sheet, with the pouring.
-  const sides = /\beach side|\bper side|\bboth sides/i.test(task.label) ? 2 : 1
-  return [n[0]! * each[0] * sides, Math.round(((n[0]! + n[1]!) / 2) * each[1] * sides), n[1]! * each[2] * sides]
+  const sides = signOf(task, 'sides') ?? 1
+  return [n[0] * each[0] * sides, Math.round(((n[0] + n[1]) / 2) * each[1] * sides), n[1] * each[2] * sides]
 }
 
 /** A method as tasks: neighbours in one sentence that are done in one go are one. */
@@ -421,15 +419,13 @@ function tasksOf(recipe: Recipe): Task[] {
   let heat: Task['heat']
   steps.forEach(({ text, clauses }, step) => {
     const acting = clauses.filter((c) => c.act !== 'heat-oven' && c.act !== 'serve')
-    if (!clauses.length && /\p{L}{3}/u.test(text) && !NO_TASK.test(text))
-      out.push({ step, acts: ['other'], clauses: [], label: text.trim() })
+    if (!clauses.length && /\p{L}{3}/u.test(text) && !isAside(text)) out.push({ step, acts: ['other'], clauses: [], label: text.trim() })
     let open: { task: Task; from: number; to: number } | null = null
     const close = () => {
       if (!open) return
       const label = tidy(text.slice(open.from, open.to))
       const idle = open.task.acts.every((a) => a === 'other') && !sumOf(open.task.clauses)
-      if (/\p{L}/u.test(label) && !NO_TASK.test(label) && !(idle && acting.length > open.task.clauses.length))
-        out.push({ ...open.task, label })
+      if (/\p{L}/u.test(label) && !isAside(label) && !(idle && acting.length > open.task.clauses.length)) out.push({ ...open.task, label })
       open = null
     }
     for (const c of clauses) {

@@ -1,0 +1,21 @@
+import { describe, expect, it } from 'vitest'
+import { isAside, signsIn } from './signs'
+
+describe('how an act is done', () => {
+  it.each([
+    ['Turn it out while still warm', { warm: true }],
+    ['Chill overnight', { overnight: true }],
+    ['Steam the pudding for an hour and a half', { steamed: true }],
+    ['Fry 18 to 20 thin crêpes, a minute each side', { sheets: [18, 20], sides: 2 }],
+    ['Roll it at once', { warm: true }],
+    ['Fold in the flour', undefined],
+    ['Put it on a steamer rack', undefined],
+  ])('%s', (words, signs) => {
+    expect(signsIn(words)).toEqual(signs)
+  })
+
+  it('tips and warnings are nothing to do', () => {
+    for (const aside of ['Note: it keeps three days', 'Do not open the door', 'Serves eight']) expect(isAside(aside)).toBe(true)
+    for (const task of ['Bake for 20 minutes', 'Notch the edge', 'Make the icing']) expect(isAside(task)).toBe(false)
+  })
+})

@@ -1,0 +1,36 @@
+/** How an act is done, where its words say it: what the clock must know beside act and minutes. */
+export interface Signs {
+  /** While it is warm, or at once. */
+  warm?: true
+  overnight?: true
+  /** Cooked over water, on the hob. */
+  steamed?: true
+  /** So many thin sheets, one after another. */
+  sheets?: [number, number]
+  /** Its minutes are a side's. */
+  sides?: 2
+}
+
+const WARM = /\b(?:warm|hot|straight (?:away|from|out)|immediately|at once|still)\b/i
+const OVERNIGHT = /\bovernight\b/i
+const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
+const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i
+const SIDES = /\beach side|\bper side|\bboth sides/i
+
+/** The signs in the words of a clause; `undefined` where there is none. */
+export function signsIn(words: string): Signs | undefined {
+  const count = SHEETS.exec(words)
+  const found: Signs = {
+    ...(WARM.test(words) && { warm: true }),
+    ...(OVERNIGHT.test(words) && { overnight: true }),
+    ...(STEAMED.test(words) && { steamed: true }),
+    ...(count && { sheets: [Number(count[1]), Number(count[2] ?? count[1])] }),
+    ...(SIDES.test(words) && { sides: 2 }),
+  }
+  return Object.keys(found).length ? found : undefined
+}
+
+/** Words of keeping and warning, which are nothing to do. */
+const ASIDE =
+  /^\s*(?:note|tip|nb|n\.b|warning|storage|keeps?|stays|lasts|improves|freezes|better the next|store|do not|don['’]t|never|variation|p\.?s|serves?|makes|enjoy)\b/i
+export const isAside = (words: string): boolean => ASIDE.test(words)
