@@ -201,14 +201,16 @@ export function eggMention(
     return
   }
   const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part)
-  const manner = /^,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
+  // "Eggs in one by one": the little word goes along.
+  const manner = /^(\s+in)?,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
     work.text.slice(np.to),
   )
   const beaten = /^,?\s*(?:lightly )?(?:beaten|whisked|separated)\b/i.exec(work.text.slice(np.to))
   const to = np.to + (manner?.[0].length ?? beaten?.[0].length ?? 0)
   if (names.length) {
     sheet.placeEgg(found.part)
-    const pour = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
+    const how = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
+    const pour = `${manner?.[1] ?? ''}${how}`
     work.edits.push(...inList(work, np.from, to, [withArticle(names[0]!), ...names.slice(1)], pour))
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)
     return
