@@ -207,7 +207,7 @@ const gaps: number[] = []
 const exactGaps: number[] = []
 for (const c of parsed) {
   const s = situationOf(c.recipe)
-  const family = withoutEgg(s.family)
+  const family = withoutEgg(s)
   for (const egg of SCHOOLS.filter((x) => x.slot === 'egg')) {
     const d = draft(
       s,

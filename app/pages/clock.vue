@@ -3,7 +3,6 @@ import IconPrinter from '~icons/ph/printer-bold'
 import { minuteOf } from '../../core/measure/day'
 import type { Waits } from '../../core/schedule/activity'
 import type { ScheduleAnswer } from '../../core/contract/schedule'
-import { cautionsInStep } from '../../core/care/cautions'
 import { suits } from '../../core/pantry/ingredient'
 import { ingredientOf, nameOf } from '../../core/pantry/pantry'
 import { HARD_NEEDS } from '../../core/pantry/ingredient'
@@ -216,7 +215,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
                   ><template v-if="clock.versions.length > 1"> · {{ a.bake }}</template></span
                 >
               </button>
-              <p v-for="c in cautionsInStep(a.label)" :key="c.code" class="look small mind">{{ c.text }} Check with {{ c.checkWith }}.</p>
+              <p v-for="c in a.cautions ?? []" :key="c.code" class="look small mind">{{ c.text }} Check with {{ c.checkWith }}.</p>
               <div v-if="picked === a.id && a.step !== undefined" class="row put-right">
                 <label class="dial"
                   >takes

@@ -70,8 +70,8 @@ const HIGH: Partial<Record<Banded, [FindingCode, string]>> = {
   fatPer100: ['greasy', 'Much fat for a mix of this kind: it leaks and eats heavy.'],
 }
 
-/** A teaspoon of soda over the dates and self-raising flour, as date puddings have it: 33 mmol, of which a third is gone. */
-const SPENT_LIFT = 36
+/** A teaspoon of soda over the dates and a cup or more of self-raising flour, as date puddings have it: 33 to 39 mmol, of which a third is gone. */
+const SPENT_LIFT = 40
 /** Two teaspoons of powder to 225 g of self-raising flour, the usual dose where all is beaten at once: 27 mmol, and a little. */
 const ALL_IN_ONE_LIFT = 30
 
@@ -114,6 +114,7 @@ export interface Judged {
   /** Shares of its weight: purée, which carries water without thinning; whole pieces, which lie in it; grits on its flour. */
   puree?: number
   pieces?: number
+  fruit?: number
   /** It fits no kind of cake that the model knows. */
   unusual?: boolean
   grits?: number
@@ -121,6 +122,8 @@ export interface Judged {
 
 /** Batters of semolina and cornmeal drink before and while they bake, and are soaked after. */
 const GRITTY = 0.4
+/** From this share of fruit on its sugar counts beside the baker's. */
+const FRUITY = 0.15
 /** Kinds that nothing needs to raise. */
 const FLAT: readonly Family[] = ['crepe', 'pastry', 'flourless-chocolate', 'custard', 'cheesecake']
 /** Tolerances from which even what follows no band is out. */
@@ -166,6 +169,11 @@ export function findingsOf(mix: Judged): Finding[] {
     if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
       severity = signs.allInOne ? 'note' : severity
     if (key === 'lift' && side === 'high' && value <= SPENT_LIFT && signs.sodaSpent) severity = 'note'
+    // Sugar acts by how strong it is in the water: what fruit brings is much for the flour, and no fault where it is not strong.
+    if (key === 'sugarPct' && side === 'high' && severity === 'caution' && (mix.fruit ?? 0) > FRUITY) {
+      const strength = grade(metrics.sugarConcentration ?? 0, 'sugarConcentration', members)
+      if (!strength || strength.side === 'low') severity = 'note'
+    }
     const says = side === 'low' ? LOW[key] : HIGH[key]
     if (says) add(says[0], severity, key, says[1])
   }

@@ -35,6 +35,15 @@ describe('where it can hurt somebody, it says so', () => {
     for (const { code } of CAUTIONS) if (code !== 'raw-flour') expect(codes(`${base}\n1 tsp cream of tartar`), code).not.toContain(code)
   })
 
+  it.each([
+    ['a wire rack', 'Cool on a wire rack.', 'decorations', false],
+    ['bought caramel', 'Beat the caramel till smooth.', 'hot-sugar', false],
+    ['a syrup', 'Boil the sugar and 100 ml water for five minutes.', 'hot-sugar', true],
+    ['a custard', 'Boil the milk and sugar, stirring.', 'hot-sugar', false],
+  ])('%s: is it dangerous?', (_, step, code, fires) => {
+    expect(codes(`${base}\n200 ml milk\nMethod:\n${step}`).includes(code)).toBe(fires)
+  })
+
   it('has a case for every caution', () => {
     const asked = ['hard-need', 'coeliac']
     expect([...FIRES.map((f) => f[2]), ...asked].sort()).toEqual(CAUTIONS.map((c) => c.code).sort())

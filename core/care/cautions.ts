@@ -1,5 +1,7 @@
+import type { Clause } from '../method/step'
 import type { Ingredient } from '../pantry/ingredient'
 import type { Tin } from '../recipe/recipe'
+import { boilsSugar } from './hot-sugar'
 
 /** A caution: when it fires, what it says, and whom to ask. Data, shown where it matters. */
 export interface Caution {
@@ -21,6 +23,8 @@ export interface CautionContext {
   /** Hard needs somebody at the table has. */
   needs: readonly string[]
   method: string
+  /** The method as it was understood. */
+  clauses?: readonly Clause[]
   /** Egg goes into something that is neither baked nor cooked. */
   rawEgg?: boolean
   /** What it bakes in. */
@@ -126,7 +130,12 @@ const TRIGGERS: Trigger[] = [
     grave: true,
     text: 'Boiling sugar burns worse than water: long sleeves, no children near, and a bowl of cold water at hand.',
     checkWith: 'local first-aid advice',
-    when: (c) => /\b(caramel|boil\w* (?:the )?sugar|soft ball|11\d ?°?\s?C)\b/i.test(c.method),
+    // What is done with sugar in a pan, and what words say that no line of sugar is linked to.
+    when: (c) =>
+      (c.clauses ?? []).some(boilsSugar) ||
+      /\b(?:caramelis\w+|carameliz\w+|boil\w* (?:the )?sugar|(?:soft|hard|firm) ball|11\d ?°?\s?C)\b|\b(?:make|cook|boil|melt|swirl)\b[^.]*\bcaramel\b/i.test(
+        c.method,
+      ),
   },
   {
     code: 'steam',
@@ -163,7 +172,7 @@ const TRIGGERS: Trigger[] = [
     text: 'Glitter, leaf and flowers are often only for show: “non-toxic” is not “edible”, and florists’ flowers are sprayed.',
     checkWith: 'the label, which must say edible; a grower for flowers',
     when: (c) =>
-      /\b(glitter|lustre|luster|shimmer|gold leaf|silver leaf|dragees?|flowers?|petals?|blossoms?|wires?|toothpicks?|cocktail sticks?)\b/i.test(
+      /\b(glitter|lustre|luster|shimmer|gold leaf|silver leaf|dragees?|flowers?|petals?|blossoms?|wires?(?! (?:cooling )?racks?)|toothpicks?|cocktail sticks?)\b/i.test(
         c.method,
       ),
   },
@@ -179,7 +188,7 @@ export function cautionsFor(context: CautionContext): Caution[] {
   return TRIGGERS.filter((t) => t.when(context)).map(said)
 }
 
-/** What a step itself sets off by its words: said where it is done. */
-export function cautionsInStep(text: string): Caution[] {
-  return cautionsFor({ ingredients: [], grams: new Map(), needs: [], method: text, slices: 1 })
+/** What a step itself sets off by its words and by what is done in it: said where it is done. */
+export function cautionsInStep(text: string, clauses: readonly Clause[] = []): Caution[] {
+  return cautionsFor({ ingredients: [], grams: new Map(), needs: [], method: text, clauses, slices: 1 })
 }

@@ -3,8 +3,8 @@ import { answerLeftovers, type LeftoversAnswer, type LeftoversRequest } from './
 import { crumbShift, type Lessons } from '../bakebook/lessons'
 import type Joi from 'joi'
 import { balanceOf, type Balance } from '../balance/balance'
-import { cautionsFor, type Caution } from '../care/cautions'
-import { hasRawEgg } from '../care/raw-egg'
+import type { Caution } from '../care/cautions'
+import { cautionsOf } from '../care/of-recipe'
 import type { Banded, CakeFamily } from '../balance/families'
 import { predictCrumb, type CrumbClaim } from '../crumb/predict'
 import { uncertaintyOf, type Tools, type Uncertainty } from '../crumb/uncertainty'
@@ -29,7 +29,8 @@ import { ingredientAnswer, type IngredientAnswer } from './ingredients'
 import { readLine } from '../recipe/line'
 import { unknownLines } from '../recipe/unknown'
 import type { Line, ParsedRecipe, Question, Recipe, Tin } from '../recipe/recipe'
-import { kitchenOf, LONGEST_TEXT, readGiven, type Kitchen } from '../recipe/text'
+import { kitchenOf, LONGEST_TEXT, type Kitchen } from '../recipe/text'
+import { readGiven } from '../method/given'
 import type { Goal, SoftGoal } from '../reformulate/goals'
 import type { Reformulation } from '../reformulate/option'
 import { reformulating, type Progress } from '../reformulate/reformulate'
@@ -204,24 +205,12 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
           message: q.message,
           part: recipe.parts[0]?.name ?? '',
         })
-    const ingredients = recipe.parts.flatMap((p) => p.lines).flatMap((l) => ingredientOf(l.ingredient) ?? [])
-    const grams = new Map<string, number>()
-    for (const l of recipe.parts.flatMap((p) => p.lines))
-      if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
     const boxes = boxesForTins(recipe, request.region)
     return {
       ...balance,
       ...(boxes && { boxes }),
       crumb: predictCrumb(balance.metrics, balance.family, undefined, crumbShift(request.learned, balance.family)),
-      cautions: cautionsFor({
-        ingredients,
-        grams,
-        needs: [],
-        method: recipe.method.join('\n'),
-        rawEgg: hasRawEgg(recipe),
-        tins: recipe.tins,
-        slices: balance.perSlice.slices,
-      }),
+      cautions: cautionsOf(recipe, { needs: [], slices: balance.perSlice.slices }),
     }
   },
 

@@ -1,3 +1,4 @@
+import { cautionsInStep, type Caution } from '../care/cautions'
 import { keepsCold } from '../care/cautions'
 import { isoOf, minuteOf } from '../measure/day'
 import type { Region } from '../measure/region'
@@ -21,6 +22,8 @@ export interface ScheduleAnswer {
     better?: number
     /** The baker put it there. */
     held?: boolean
+    /** What can hurt somebody in it. */
+    cautions: Caution[]
   }[]
   startAt: string
   servedAt: string
@@ -90,6 +93,7 @@ export function answerSchedule(request: ScheduleRequest): ScheduleAnswer {
       ...(a.step !== undefined && { step: a.step }),
       ...(a.better !== undefined && { better: a.better }),
       ...(a.at !== undefined && { held: true }),
+      cautions: cautionsInStep(a.label, a.clauses),
     })),
     startAt: isoOf(found.start),
     servedAt: isoOf(served),

@@ -2,15 +2,15 @@ import { methodOf } from '../method/read'
 import { isGroup, isLine, type Act } from '../method/step'
 import { balanceOf } from '../balance/balance'
 import type { Family } from '../balance/families'
-import { cautionsFor, cautionsInStep, type Caution } from '../care/cautions'
-import { hasRawEgg } from '../care/raw-egg'
+import { cautionsInStep, type Caution } from '../care/cautions'
+import { cautionsOf } from '../care/of-recipe'
 import type { Region } from '../measure/region'
 import { ingredientOf, nameOf } from '../pantry/pantry'
 import type { Line, Recipe } from '../recipe/recipe'
 import { kitchenOf, ownMeasure, wholeGrams } from '../reformulate/lines'
 import type { Activity } from '../schedule/activity'
 import { activitiesOf, type MethodOptions } from '../schedule/method'
-import { batterLook, doneLook, lookOf, unmouldLook, type Look } from './look'
+import { batterLook, coolLook, doneLook, lookOf, type Look } from './look'
 import { usesOf, type Use } from './uses'
 
 export type StepKind = 'do' | 'wait' | 'bake' | 'cool'
@@ -165,6 +165,7 @@ export function counterOf(request: CounterRequest): CounterAnswer {
   const lastMix = own.findLastIndex((_, i) => isMixing(i))
   const spoon = lastMix >= 0 ? loosening(request.recipe, region, altitudeM) : null
   const fluidity = balance.metrics.fluidity
+  const method = methodOf(recipe)
   const steps: CounterStep[] = own.map((a, i) => ({
     id: a.id.replace(/^cake:/, ''),
     text: a.label,
@@ -176,32 +177,29 @@ export function counterOf(request: CounterRequest): CounterAnswer {
       i === bakeAt
         ? doneLook(balance.family)
         : i === coolAt
-          ? unmouldLook(balance.family)
+          ? coolLook(
+              balance.family,
+              a.clauses ?? [],
+              own.slice(0, i).some((x) => (x.clauses ?? []).some((c) => c.act === 'unmould')),
+            )
           : i === lastMix && fluidity !== undefined && spoon
             ? batterLook(fluidity, { liquid: spoon.name, most: spoon.most })
-            : lookOf(a.label),
-    cautions: cautionsInStep(a.label),
+            : lookOf(method, a.clauses ?? []),
+    cautions: cautionsInStep(a.label, a.clauses),
     reminders: [],
     ready: i === lastMix,
   }))
   remind(steps, all, request.recipe, balance.family, bakeAt)
   for (const c of laid) steps.splice(insertAt(steps, coolAt), 0, ...componentSteps(c, kitchen))
-  const lines = [request.recipe, ...laid.map((c) => c.recipe)].flatMap((r) => r.parts).flatMap((p) => p.lines)
-  const grams = new Map<string, number>()
-  for (const l of lines) if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
   return {
     family: balance.family,
     steps,
     spoon,
     oven: request.recipe.oven[0] ? { celsius: request.recipe.oven[0].celsius, fan: request.recipe.oven[0].fan } : null,
-    cautions: cautionsFor({
-      ingredients: lines.flatMap((l) => ingredientOf(l.ingredient) ?? []),
-      grams,
+    cautions: cautionsOf(request.recipe, {
       needs: request.needs,
-      method: request.recipe.method.join('\n'),
-      rawEgg: hasRawEgg(request.recipe),
-      tins: request.recipe.tins,
       slices: balance.perSlice.slices,
+      beside: laid.map((c) => c.recipe),
     }),
   }
 }
@@ -214,10 +212,10 @@ const insertAt = (steps: readonly CounterStep[], coolAt: number): number => {
 
 function componentSteps(c: { name: string; recipe: Recipe }, kitchen: (l: Line) => string): CounterStep[] {
   const method = c.recipe.method.length ? c.recipe.method : [`Make the ${c.name.toLowerCase()}: mix everything for it.`]
-  const read = methodOf({ ...c.recipe, method }).steps
+  const read = methodOf({ ...c.recipe, method })
   const uses = usesOf(
     c.recipe,
-    method.map((_, i) => ({ clauses: read[i]?.clauses ?? [], baked: false, mixes: true })),
+    method.map((_, i) => ({ clauses: read.steps[i]?.clauses ?? [], baked: false, mixes: true })),
     kitchen,
   )
   return method.map((text, i) => ({
@@ -227,8 +225,8 @@ function componentSteps(c: { name: string; recipe: Recipe }, kitchen: (l: Line) 
     handsOn: true,
     minutes: { low: 2, best: 4, high: 8 },
     uses: uses[i]!.map((u) => ({ ...u, id: `${c.name}:${u.id}` })),
-    look: lookOf(text),
-    cautions: cautionsInStep(text),
+    look: lookOf(read, read.steps[i]?.clauses ?? []),
+    cautions: cautionsInStep(text, read.steps[i]?.clauses),
     reminders: [],
     ready: false,
   }))

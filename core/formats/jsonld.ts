@@ -1,7 +1,8 @@
 import { Refusal } from '../refusal'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
-import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/text'
+import { readGiven } from '../method/given'
+import type { Kitchen } from '../recipe/text'
 
 /** How deep a foreign document is searched for a recipe. */
 const DEEPEST = 8
@@ -156,10 +157,7 @@ function readNode(node: Node, region: Region | Kitchen): ParsedRecipe {
     'Method:',
     ...steps,
   ].join('\n')
-  refuseTooMuch(text)
-  const kitchen = kitchenOf(text, typeof region === 'string' ? { region } : region)
-  const read = readRecipe(text, kitchen.used)
-  return { ...read, recipe: { ...read.recipe, region: kitchen.used }, region: kitchen }
+  return readGiven(text, region)
 }
 
 /** A recipe as schema.org JSON-LD. Parts are kept as heading lines, which `readJsonLd` reads back. */

@@ -2,7 +2,7 @@ import { Refusal } from '../refusal'
 import type { Kitchen } from '../recipe/text'
 import type { Region } from '../measure/region'
 import type { ParsedRecipe } from '../recipe/recipe'
-import { readGiven } from '../recipe/text'
+import { readGiven } from '../method/given'
 import { readJsonLdAll } from './jsonld'
 
 /** Most recipes taken from one file. */

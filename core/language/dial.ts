@@ -94,12 +94,28 @@ function sizeAt(t: readonly Token[], i: number): Size | undefined {
     if (!BY.has(t[by]?.word ?? '') || !spanAt(t, by + 1)) break
     j = by + 1
   }
-  if (!sides.length) return undefined
+  if (!sides.length || countsTins(t, sides, j)) return undefined
   const unit = sides.findLast((s) => s.unit)?.unit
   // Two bare numbers are a tin's sides when both are as long as one: "9x13". One bare number is nothing.
   if (!unit && (sides.length < 2 || sides.some((s, n) => n < 2 && s.value < 5) || unitAfter(t, j))) return undefined
   const assumed = unit ?? (sides[0]!.value <= 20 && sides[1]!.value <= 20 ? 'in' : 'cm')
   return { kind: 'size', sides: sides.map((s) => s.value * LENGTHS[s.unit ?? assumed]!.mm), unit: unit ?? undefined, from: i, to: j }
+}
+
+const SEVERAL = /^(?:tins|pans|mou?lds|rounds|rings|layers|forms|squares|trays|ramekins|dishes|loaves|cakes)$/
+/** A count is this much smaller than what it counts, unless what is counted is called round. */
+const MUCH_SMALLER = 0.4
+
+/** "3 x 20 cm sandwich tins": three of them, and no side of three. */
+function countsTins(t: readonly Token[], sides: readonly { value: number; unit?: string }[], to: number): boolean {
+  const [first, second] = sides
+  if (!first || !second || sides.length > 2 || first.unit || !second.unit || !Number.isInteger(first.value) || first.value > 12)
+    return false
+  if (first.value === 1) return true
+  const after = t.slice(to, to + 7)
+  const end = after.findIndex((x) => /^[.;]$/.test(x.text))
+  const words = (end < 0 ? after : after.slice(0, end)).map((x) => x.word)
+  return words.some((w) => SEVERAL.test(w)) && (first.value < MUCH_SMALLER * second.value || words.includes('round'))
 }
 
 /** An amount follows, so the number is none of a size. */

@@ -45,6 +45,13 @@ export function scan(text: string, region?: Region): Scan {
 export const ABBREVIATED =
   /^(?:c|t|tsp|tsps|tbsp|tbs|tblsp|oz|ozs|lb|lbs|pkg|pkt|sq|lg|lge|med|sm|gr|g|gm|gms|ml|l|kg|dl|cl|approx|ca|no|nos|pt|qt|doz|pck|env|hr|hrs|min|mins|in|ingred|choc|deg|f|b|p|st|vs|etc|e|i|temp|pwd|sug|van|fl)$/
 
+/** Words that are cut short in a list or a sentence: "evap. milk", "rem. flour". */
+export const SHORTENED: ReadonlySet<string> = new Set(
+  'ing ingr ingreds evap rem remg cond conc unsalt gran granul conf pdr powd marg veg choc sug van ingred sm med lg lge temp approx alt sep sl std marsh whp crm choc'.split(
+    ' ',
+  ),
+)
+
 const SEPARATOR = /^(?:,|;|\+|and|&|plus|\.|—|then|with|\||:|•|·)$/
 const WEAKENING = /^(?:for|or|with|in|into|to|from|like|as|extra|without|no|not|off|than|until|till)$/
 /** No cut between a measure and what says it belongs to the words before. */

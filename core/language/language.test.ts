@@ -87,6 +87,14 @@ describe('measures of one thing', () => {
     ['1 lb 2 oz flour', 510],
     ['1/3 cup plus 2 tbsp sugar', 93],
     ['a scant half pint of milk', 227],
+    ['1 small glass of milk (80 ml)', 82],
+    ['1 wineglass of milk', 62],
+    ['1 breakfast cup milk', 293],
+    ['butter the size of an egg', 55],
+    ['a walnut of butter', 15],
+    ['1 t bkg powder', 4.7],
+    ['½ tsp flaky salt', 1.8],
+    ['1 tsp fine salt', 6],
   ])('%s', (text, wanted) => {
     expect(Math.abs(grams(text) - wanted) / wanted).toBeLessThan(0.03)
   })

@@ -89,6 +89,7 @@ export function unitAt(t: readonly Token[], i: number): { unit: Unit; next: numb
   const second = t[i + 1]?.stem ?? ''
   if ((second === 'spoon' || second === 'spoonful') && token.word in SPOONS) return { unit: unitById(SPOONS[token.word]!)!, next: i + 2 }
   if (second === 'glass' && (token.word === 'water' || token.word === 'steel')) return { unit: unitById('glass')!, next: i + 2 }
+  if (/^cups?$/.test(t[i + 1]?.word ?? '') && token.word === 'breakfast') return { unit: unitById('breakfast-cup')!, next: i + 2 }
   const unit = unitNamed(token.text)
   if (!unit) return undefined
   if (token.word === 'no' && t[i + 1]?.text !== '.') return undefined

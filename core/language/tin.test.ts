@@ -52,6 +52,12 @@ describe('tins by name', () => {
     ['three loose-based 18 cm sandwich tins', { count: 3, loose: true }],
     ['glass 9x13', { shape: 'rect', material: 'glass' }],
     ['half-kilo loaf tin', { shape: 'loaf', mm: { length: 150 } }],
+    ['3 x 20 cm sandwich tins', { shape: 'round', count: 3, mm: { diameter: 200 } }],
+    ['1 x 23cm tin', { shape: 'round', count: 1, mm: { diameter: 230, height: 60 } }],
+    ['2 x 20 cm square tins', { shape: 'square', count: 2, mm: { width: 200 } }],
+    ['4 x 6 inch round tins', { shape: 'round', count: 4, mm: { diameter: 152 } }],
+    ['6 x 4 inch tin', { shape: 'loaf', count: 1, mm: { length: 152, width: 102 } }],
+    ['9 x 13 inch pans', { shape: 'rect', count: 1 }],
   ])('%s', (text, tin) => {
     expect(readTin(text)).toMatchObject(tin)
   })

@@ -32,9 +32,24 @@ export function plain(text: string): string {
     .replace(/[’‘`´]/g, "'")
 }
 
+/** How cards cut their words short; only what cannot be a word of its own. */
+const SHORTHAND: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    bkg: 'baking',
+    bkng: 'baking',
+    bakg: 'baking',
+    bk: 'baking',
+    pwdr: 'powder',
+    powd: 'powder',
+    brn: 'brown',
+    evap: 'evaporated',
+    unsweet: 'unsweetened',
+  }),
+)
+
 /** A word without its plural ending. Crude on purpose: names and text go through the same one. */
 export function stemOf(word: string): string {
-  const w = word.replace(/'s?$/, '')
+  const w = SHORTHAND.get(word) ?? word.replace(/'s?$/, '')
   if (w.length < 4) return w
   if (w.endsWith('ies') && w.length > 5) return `${w.slice(0, -3)}y`
   if (w.endsWith('leaves') || w.endsWith('halves')) return `${w.slice(0, -3)}f`

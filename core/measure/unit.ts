@@ -60,6 +60,9 @@ export const UNITS: Unit[] = [
   { id: 'glass', kind: 'volume', names: words('glass glasses tumbler tumblers glassful'), size: 200 },
   { id: 'mug', kind: 'volume', names: words('mug mugs'), size: 250 },
   { id: 'teacup', kind: 'volume', names: words('teacup teacups'), size: 170 },
+  // Old cards: a breakfast cup of half an imperial pint, a wineglass of two fluid ounces.
+  { id: 'breakfast-cup', kind: 'volume', names: ['breakfastcup', 'breakfastcups', 'breakfast cup', 'breakfast cups'], size: 284 },
+  { id: 'wineglass', kind: 'volume', names: words('wineglass wineglasses wineglassful'), size: 60 },
   { id: 'katori', kind: 'volume', names: words('katori katoris'), size: 150 },
   { id: 'gill', kind: 'volume', names: words('gill gills'), size: 142 },
   { id: 'capful', kind: 'volume', names: words('capful capfuls'), size: 5 },

@@ -109,7 +109,11 @@ function isVerb(
   const next = i + 1 < end ? t[i + 1] : undefined
   if (FOOD_VERBS.has(token.word)) {
     // "Butter the tin", "cream butter and sugar"; in a list of things it is a thing.
+    // "curd, sugar and butter well": the last of a list, and how it is done.
+    const listed =
+      JOINTS.has(t[i - 1]?.word ?? '') && mentions.some((m) => m.to === i - 1) && /^(?:well|lightly|together)$/.test(next?.word ?? '')
     const determined =
+      !listed &&
       next !== undefined &&
       (DETERMINERS.has(next.word) ||
         (WHIPPED.has(token.word) && t[i - 1]?.word !== 'and' && /^(?:with|until|till|together)$/.test(next.word)))
@@ -211,6 +215,8 @@ function behindPlace(t: readonly Token[], i: number, start: number, seen: number
     NOUN_VERBS.has(t[i]!.word)
   )
     return undefined
+  // "In a separate bowl"
+  if (/^(?:a|an|the|another|one)$/.test(t[i - 1]?.word ?? '')) return undefined
   const cls = VERB_CLASS[t[i]!.word]
   return cls && cls !== 'other' && i > start + 1 ? t[i]!.word : undefined
 }
@@ -343,7 +349,12 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
         (mask === 'when' && FOLLOWERS.test(x.word) && (isStop(t[i - 1]!) || JOINTS.has(t[i - 1]!.word)))
       // "until the sugar is dissolved" is how it looks then; "until fluffy and the yolks are worked in" goes on.
       const first = verb ? begins(t, s.mentions, i, opened) : i
-      const sign = mask === 'until' && verb !== undefined && first < i && (!JOINTS.has(t[first - 1]!.word) || STATES.has(verb.verb))
+      const sign =
+        mask === 'until' &&
+        verb !== undefined &&
+        ((first < i && (!JOINTS.has(t[first - 1]!.word) || STATES.has(verb.verb))) ||
+          // "till foamy and light": how it looks, where nothing stands behind it.
+          (LOOKS.has(x.word) && JOINTS.has(t[i - 1]!.word) && (i + 1 >= to || isStop(t[i + 1]!))))
       const plain = mask === 'when' && !verb ? plainVerb(t, i, start, opened, s.mentions) : undefined
       if (ends) close(i)
       else if (plain) {
@@ -439,6 +450,8 @@ const WAITING_PLACE = /^(?:fridge|refrigerator|freezer|tin|pan|mould|rack)$/
 
 /** What has come about, rather than what is done. */
 const STATES = new Set('set melt dissolve combine incorporate cook brown cool do mix coat thicken absorb leave use'.split(' '))
+/** Verbs that also say how a thing looks. */
+const LOOKS = new Set('light smooth level dry thin free brown warm clear open even'.split(' '))
 /** What a preposition leaves out; it ends with its noun. */
 const NOUN_NOT = /^(?:without|no)$/
 

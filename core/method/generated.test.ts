@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aPage } from '../fixtures/sentences'
-import { readGiven } from '../recipe/text'
+import { readGiven } from './given'
 import { readMethod } from './read'
 import { isLine } from './step'
 import { applyEdits, dropFromList, joined } from './text'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TOLD } from '../fixtures/methods'
-import { readGiven } from '../recipe/text'
+import { readGiven } from './given'
 import { readMethod } from './read'
 import { isLine, type Act } from './step'
 
@@ -13,6 +13,41 @@ const read = (text: string, region: 'uk' | 'us' | 'au' = 'uk') => {
 }
 const one = (sentence: string, lines = '200 g butter\n150 g sugar\n3 eggs\n200 g flour\n1 tsp baking powder\n100 ml milk') =>
   read(`Cake\n${lines}\n\nMethod\n${sentence}`).method.steps.flatMap((s) => s.clauses)
+
+describe('words that could be two things', () => {
+  const told = (sentence: string, lines?: string) =>
+    one(sentence, lines).map((c) => [c.act, c.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])).join(' ')] as const)
+
+  it.each<[string, [Act, string][]]>([
+    ['Mix the milk, sugar and butter well.', [['mix', 'milk-whole sugar-white butter-unsalted']]],
+    ['In a separate bowl whisk the eggs.', [['mix', 'egg-whole']]],
+    ['Pour the milk mixture over the eggs, folding gently.', [['fold', 'egg-whole']]],
+  ])('%s', (sentence, acts) => {
+    expect(told(sentence).map(([act]) => act)).toEqual(acts.map(([act]) => act))
+    expect(told(sentence)[0]![1]).toContain(acts[0]![1].split(' ').at(-1)!)
+  })
+
+  it('a word cut short ends no sentence', () => {
+    expect(one('Put the evap. milk and the sugar in a pan.', '1 can evaporated milk\n100 g sugar')).toHaveLength(1)
+  })
+
+  it('how it looks in the end is no lighting of the oven', () => {
+    expect(told('Whisk the eggs and sugar till foamy and light.').map(([act]) => act)).toEqual(['foam'])
+  })
+
+  it('the last minutes are within the bake', () => {
+    const bakes = one('Bake at 180 C for 45 minutes. Take the foil off for the last 5 minutes.').filter((c) => c.act === 'bake')
+    expect(bakes.map((c) => c.minutes)).toEqual([[45, 45], undefined])
+  })
+
+  it('nuts that are ground are a meal, and chopped nuts are not', () => {
+    const id = (sentence: string) =>
+      read(`Torte\n300 g hazelnuts\n200 g sugar\n5 eggs\n\nMethod\n${sentence} Whisk the eggs and sugar, fold in.`).recipe.parts[0]!
+        .lines[0]!.ingredient
+    expect(id('Grind the hazelnuts finely.')).toBe('flour-hazelnut')
+    expect(id('Chop the hazelnuts.')).toBe('hazelnut')
+  })
+})
 
 describe('a method as acts', () => {
   it.each(TOLD.map((t) => [t.name, t] as const))('%s', (_, t) => {

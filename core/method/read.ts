@@ -257,7 +257,9 @@ export function readMethod(recipe: Recipe, region: Region): Method {
           key(x.part, x.line),
           Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? (HELD_BACK.test(p.verb) ? SOME : 1)))),
         )
-    const time = times.length ? joinTimes(times) : undefined
+    // "for the last 5 minutes" is within a time that was told before.
+    const within = act === 'bake' && before === 'bake' && times.every((x) => /^(?:last|final)$/.test(t[x.from - 1]?.word ?? ''))
+    const time = times.length && !within ? joinTimes(times) : undefined
     const size = s.dials.find((x): x is Size => x.kind === 'size' && x.from >= p.from && x.from < p.to)
     const signs = signsIn(s.text.slice(...span))
     const clause: Clause = {

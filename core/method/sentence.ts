@@ -1,4 +1,4 @@
-import { ABBREVIATED } from '../language/item'
+import { ABBREVIATED, SHORTENED } from '../language/item'
 import type { Token } from '../language/token'
 
 /** Tokens [from, to) of the sentences of a step; brackets are part of theirs. */
@@ -20,6 +20,8 @@ export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
       !/^\p{Lu}\p{Ll}/u.test(next.text)
     )
       continue
+    // "evap. milk": a word cut short, and the sentence goes on.
+    if (next && t[i]!.text === '.' && before && SHORTENED.has(before.word) && /^[\p{Ll}&]/u.test(next.text)) continue
     out.push([from, i + 1])
     from = i + 1
   }

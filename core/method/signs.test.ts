@@ -8,6 +8,9 @@ describe('how an act is done', () => {
     ['Steam the pudding for an hour and a half', { steamed: true }],
     ['Fry 18 to 20 thin crêpes, a minute each side', { sheets: [18, 20], sides: 2 }],
     ['Roll it at once', { warm: true }],
+    ['Cool on a wire rack', { where: 'rack' }],
+    ['Leave to cool completely in the tin', { where: 'tin', cold: true }],
+    ['Stab it as it comes out', { warm: true }],
     ['Fold in the flour', undefined],
     ['Put it on a steamer rack', undefined],
   ])('%s', (words, signs) => {

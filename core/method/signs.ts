@@ -3,6 +3,10 @@ export interface Signs {
   /** While it is warm, or at once. */
   warm?: true
   overnight?: true
+  /** Where it cools: in its tin, or out of it with air underneath. */
+  where?: 'tin' | 'rack'
+  /** Until it is cold. */
+  cold?: true
   /** Cooked over water, on the hob. */
   steamed?: true
   /** So many thin sheets, one after another. */
@@ -11,7 +15,11 @@ export interface Signs {
   sides?: 2
 }
 
-const WARM = /\b(?:warm|hot|straight (?:away|from|out)|immediately|at once|still)\b/i
+const WARM = /\b(?:warm|hot|straight (?:away|from|out)|as (?:it|they|the cakes?) comes? out|immediately|at once|still)\b/i
+const RACK = /(?<!steamer )\b(?:racks?|wire|grille?|grid)\b/i
+const IN_TIN = /\bin (?:the|its|their|your) (?:tins?|pans?|mou?lds?|dish|forms?|cases|trays?)\b|\bin (?:tins?|pans?|trays?)\b/i
+const COLD =
+  /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b/i
 const OVERNIGHT = /\bovernight\b/i
 const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
 const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i
@@ -22,6 +30,8 @@ export function signsIn(words: string): Signs | undefined {
   const count = SHEETS.exec(words)
   const found: Signs = {
     ...(WARM.test(words) && { warm: true }),
+    ...(RACK.test(words) ? { where: 'rack' as const } : IN_TIN.test(words) ? { where: 'tin' as const } : {}),
+    ...(COLD.test(words) && { cold: true }),
     ...(OVERNIGHT.test(words) && { overnight: true }),
     ...(STEAMED.test(words) && { steamed: true }),
     ...(count && { sheets: [Number(count[1]), Number(count[2] ?? count[1])] }),

@@ -74,7 +74,7 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   gelatine: (id) => id === 'gelatine',
   essence: (id) => /extract|vanilla/.test(id),
   extract: (id) => /extract|vanilla/.test(id),
-  salt: (id) => id === 'salt',
+  salt: (_, kind) => kind === 'salt',
   rum: (id) => id === 'spirit',
   liqueur: (id) => /liqueur|spirit/.test(id),
 } satisfies Record<string, (id: string, kind: string) => boolean>) as Record<string, (id: string, kind: string) => boolean>
@@ -237,7 +237,7 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'dry',
-    /\b(?:dry|dries) (?:ingredients?|ingred|mix|mixture|things|stuff|items|goods)\b|\bthe dry\b(?! (?:ingred|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ingred|mix|thing|stuff|item|good))|\bdry to wet\b/,
+    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b/,
   ],
   ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b/],
   [

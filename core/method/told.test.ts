@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readGiven } from '../recipe/text'
+import { readGiven } from './given'
 import { readMethod } from './read'
 import { isLine } from './step'
 

@@ -275,7 +275,7 @@ Toffee sauce
 
 Method
 Soak the dates in the water with the bicarb. Cream the butter and sugar, beat in the eggs, fold in the flour and the dates. Bake at 180C in a 20 cm square tin for 35 min.`,
-    family: 'high-ratio',
+    family: 'butter-layer',
     roles: ['batter', 'soak'],
     lines: [7, 3],
     tin: '1 square',

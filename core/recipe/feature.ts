@@ -28,7 +28,7 @@ export function numberingOf(text: string): Numbering | undefined {
 
 // Headings that stand over something, in the words of many kitchens. They tell what follows, and are weighed with the rest.
 const METHOD =
-  /^(?:#+\s*)?(?:the )?(?:method|directions?|instructions?|preparation|procedure|how to (?:do|make|proceed|bake).*|how(?: we do it)?\??|steps?|to make(?: it)?|how to|do(?: it)?|what (?:to do|you do)|tarkeeb.*|cara\b.{0,20}|to prepare|making|process|modo.*|let['’]?s (?:bake|make|cook).*|do this|putting it together|work(?:ing)? method|here['’]?s how|vidhi|elaboration|way|metodo|preparo.*|method(?: of)? .*|baking instructions|method steps|and now.*|what happens|zubereitung|pr[eé]paration|the steps)\s*(?:\/\s*\w+)?\s*[:.\-–—?!]*\s*$/i
+  /^(?:#+\s*)?(?:the )?(?:method|directions?|instructions?|preparation|procedure|how to (?:do|make|proceed|bake).*|how(?: (?:we|to|you|it['’]?s|it is|i)\b.{0,20})?\??|steps?|to make(?: it)?|how to|do(?: it)?|what (?:to do|you do)|tarkeeb.*|cara\b.{0,20}|to prepare|making|process|modo.*|let['’]?s (?:bake|make|cook).*|do this|putting it together|work(?:ing)? method|here['’]?s how|vidhi|elaboration|way|metodo|preparo.*|method(?: of)? .*|baking instructions|method steps|and now.*|what happens|zubereitung|pr[eé]paration|the steps)\s*(?:\/\s*\w+)?\s*[:.\-–—?!]*\s*$/i
 const INGREDIENTS =
   /^(?:#+\s*)?(?:the )?(?:[\p{L}]+\s*\/\s*)?(?:ing?r[ea]d[ia]+e?nts?|ingrediants?|ingr|you(?:['’]ll| will)? need|what you need|what goes in|shopping list|needed|things|stuff|materials|you will want|bahan|list|zutaten|samagri)\b.{0,40}$|^(?:take|get|gather|have ready)\s*[:\-–—]*\s*$/iu
 const NOTES =

@@ -105,7 +105,12 @@ function calledBy(s: Scan, item: Item): string {
   while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of')
     from--
   let to = m ? m.to : item.to
-  while (to < item.to && t[to]!.kind === 'word' && !taken.has(to) && !/^(?:for|at|plus|and|or|in|from|with|to|cut|if)$/.test(t[to]!.word))
+  while (
+    to < item.to &&
+    t[to]!.kind === 'word' &&
+    !taken.has(to) &&
+    !/^(?:for|at|plus|and|or|in|from|with|to|cut|if|the)$|.{3}ed$/.test(t[to]!.word)
+  )
     to++
   return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''
 }
@@ -146,9 +151,11 @@ function wordsOf(s: Scan, item: Item): Set<string> {
 }
 
 /** Zest and juice of so many fruits. */
-function citrusOf(s: Scan, item: Item, text: string, optional: boolean): Line[] | undefined {
+function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?: string): Line[] | undefined {
   const words = wordsOf(s, item)
-  const fruit = CITRUS.find((f) => words.has(f))
+  // "zest of 2 lemons, juice of 1": of the same.
+  const same = before && !item.mention?.words.some((w) => !PRESSED.includes(w) && !SKIN.includes(w)) ? before : undefined
+  const fruit = CITRUS.find((f) => words.has(f)) ?? same
   if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass'))
     return undefined
   const zest = SKIN.some((w) => words.has(w))
@@ -267,8 +274,25 @@ function alternativeOf(s: Scan, item: Item, id: string | null): string[] | undef
  */
 export function readLine(text: string, region: Region, options: LineOptions = {}): ReadLine {
   const own = withoutBullet(text)
-  const body = own.replace(LIST_NUMBER, '')
+  const body = sized(own.replace(LIST_NUMBER, ''))
   return linesOf(scan(body, region), own, region, options)
+}
+
+/** Old cards measure butter by what it is as large as, g: an egg two ounces, a walnut half of one. */
+const AS_LARGE: readonly (readonly [RegExp, number])[] = [
+  [/^egg$/, 55],
+  [/^walnut$/, 15],
+  [/^(?:hazelnut|nut|marble|almond)$/, 5],
+]
+
+/** "butter the size of an egg", "a walnut of butter": as so many grams. */
+function sized(text: string): string {
+  const m =
+    /^(?<what>\p{L}[\p{L} ]*?),? (?:the |about the )?size of (?:a|an) (?:small |large |big )?(?<like>\p{L}+)\b/iu.exec(text) ??
+    /^(?:a |an |1 )?(?<like>walnut|nut|egg) of (?<what>butter|lard|margarine|fat)\b/i.exec(text)
+  const { what, like } = m?.groups ?? {}
+  const grams = like && AS_LARGE.find(([words]) => words.test(like.toLowerCase()))?.[1]
+  return m && grams ? `${grams} g ${what}${text.slice(m[0].length)}` : text
 }
 
 /** "2 flax eggs": what is stirred together for one, g (bench practice: a tablespoon of seed to three of water). */
@@ -332,11 +356,13 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
   const lines: Line[] = []
   const questions: ReadLine['questions'] = []
   const items = itemsIn(s, options)
+  let fruit: string | undefined
   for (const item of items) {
     const t = s.tokens
     const text = options.prose && t[item.from] ? pieceOf(s, item) : own
-    const made = citrusOf(s, item, text, OPTIONAL.test(own)) ?? madeOf(item, text)
+    const made = citrusOf(s, item, text, OPTIONAL.test(own), fruit) ?? madeOf(item, text)
     if (made) {
+      fruit = CITRUS.find((f) => made[0]!.named?.startsWith(f)) ?? fruit
       lines.push(...made)
       continue
     }

@@ -85,8 +85,10 @@ export function bareHeats(t: readonly Token[], dials: readonly Dial[]): Heat[] {
     if (/^(?:g|gr|gram|grams|ml|kcal|kg|watts?|w|years)\b/.test(after)) return []
     const ovenBefore =
       /\b(?:oven|owen|bake|baked|baking|preheat\w*|heat)\b/.test(before) && !/\d/.test(before.split(/oven|bake|heat/).at(-1) ?? '')
+    // "Bake 25-30 min at 350"
+    const at = /^(?:at|@)$/.test(t[i - 1]?.word ?? '') && /\b(?:oven|owen|bake|baked|baking|cook)\b/.test(before)
     const ovenAfter = /^(?:degrees|oven|fan|for \d|f oven|c oven|, \d+ min|- \d)/.test(after)
-    if (!ovenBefore && !ovenAfter) return []
+    if (!ovenBefore && !ovenAfter && !at) return []
     return [
       {
         kind: 'heat',
@@ -156,7 +158,11 @@ function timingsOf(source: Source, index: number): Timing[] {
       const after = wordsBetween(t, d.to, Math.min(to, d.to + 12))
       const near = wordsBetween(t, Math.max(from, d.from - 9), d.from)
       let score = source.step ? (/\b(?:bak\w*|oven|owen|deg\w*|toothpick|skewer|kadai)\b|°|º/.test(whole) ? 0.9 : 0.2) : -1.5
-      if (/\b(?:bake|bakes|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|tin|dish)))\b/.test(sentence)) score += 3
+      if (
+        /\b(?:bake|bakes|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|tin|dish)))\b/.test(sentence) ||
+        /\b(?:return|returns|put|pop|place|slide|goes?|back)\b[^.]*\b(?:in|into|to)\b[^.]*\boven\b/.test(sentence)
+      )
+        score += 3
       else if (/\b(?:oven|cook|steam|microwave|°|degrees|c|f|gas)\b/.test(sentence)) score += 1.6
       else if (ON_THE_FIRE.test(sentence) && !/\b(?:empty|ready|preheat\w*)\b/.test(sentence)) score += 1.6 + (/leave/.test(near) ? 2.5 : 0)
       else if (/\b(?:bake|baked|oven|toothpick|skewer|golden)\b/.test(after)) score += 1.3

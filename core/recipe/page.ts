@@ -335,6 +335,9 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
         build.put({ lines, questions: [] }, true)
       }
     }
+    // What was only a list tells nothing to do.
+    const lists = new Set(sources.filter((c) => c.label === 'step' && isList(c, build)).map((c) => c.text.trim()))
+    method.splice(0, method.length, ...method.filter((m) => !lists.has(m)))
     if (!method.length) for (const c of sources) if (c.verbs > 1) method.push(c.text)
     return
   }
@@ -353,6 +356,16 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
     build.put({ lines: forgotten, questions: [] }, true)
   }
 }
+
+/** A paragraph of amounts and names, none of which is to be done. */
+function isList(c: Classified, build: Builder): boolean {
+  const pieces = c.text.split(/[;•\n]|,(?=\s*\d)/).filter((x) => /\p{L}/u.test(x))
+  return (
+    !c.verbFirst && pieces.length >= LEAST_PIECES && pieces.every((x) => build.sentence(x).lines.some((l) => l.ingredient && l.quantity))
+  )
+}
+/** Fewer pieces than this are a sentence. */
+const LEAST_PIECES = 4
 
 const REAL_UNITS = new Set(['g', 'kg', 'ml', 'dl', 'cl', 'l', 'oz', 'lb', 'cup', 'tbsp', 'tsp', 'stick', 'pinch', 'dessertspoon'])
 const measured = (l: ReadLine['lines'][number]): boolean =>

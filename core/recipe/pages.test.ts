@@ -1,4 +1,4 @@
-import { readGiven } from './text'
+import { readGiven } from '../method/given'
 import { unknownLines } from './unknown'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'

@@ -52,19 +52,6 @@ export function refuseTooMuch(text: string): void {
     )
 }
 
-/**
- * Reads one recipe that somebody gives: see `readRecipe`.
- *
- * @throws Refusal where there is no text, or more than one recipe can be
- */
-export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe {
-  if (!text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
-  refuseTooMuch(text)
-  const region = kitchenOf(text, typeof kitchen === 'string' ? { region: kitchen } : kitchen)
-  const read = readRecipe(text, region.used)
-  return { ...read, recipe: { ...read.recipe, region: region.used }, region }
-}
-
 const YIELD =
   /\b(?:makes?|yields?|serves|servings?|portions?|cuts into|amount|for)\b:?\s*(?:about\s*|approx\.?\s*|ca\.?\s*)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?/i
 

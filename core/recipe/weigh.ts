@@ -24,6 +24,9 @@ const UNKNOWN_DENSITY = 0.8
 /** A heaped spoon holds about half as much again, a scant one a fourteenth less (bench practice). */
 const HEAPED_FACTOR = 1.4
 const SCANT_FACTOR = 0.93
+/** Flakes and coarse crystals of salt lie loosely: 3 to 4 g a teaspoon, where fine salt has 6 (kitchen weighings). */
+const COARSE_SALT = 0.6
+const COARSE = ['kosher', 'flaky', 'flake', 'coarse', 'fleur']
 /** The pot of yogurt that measures all else in a yogurt cake holds an eighth of a litre. */
 const POT_ML = 125
 /** The glass of Central and Eastern European recipes, full to the brim. */
@@ -101,9 +104,10 @@ function oneOf(m: Measure, w: Weighed): { grams: number; spread: Spread } {
     const ml = w.vessels?.get(unit.id) ?? (unit.id === 'glass' && region === 'eu' ? EU_GLASS_ML : unitSize(unit, region)!)
     const perMl = ingredient ? density(ingredient, fillingOf(ingredient, m.manner, w, m)) : UNKNOWN_DENSITY
     const fullness = m.manner.some((x) => HEAPED.has(x)) ? HEAPED_FACTOR : m.manner.includes('scant') ? SCANT_FACTOR : 1
+    const coarse = ingredient?.kind === 'salt' && COARSE.some((c) => words.has(c)) ? COARSE_SALT : 1
     const spoon = unit.id === 'tsp' || unit.id === 'tbsp'
     const spread = spoon ? SPREAD.spoon : ingredient?.gramsPerMl.poured !== undefined ? SPREAD.volume : SPREAD.powder
-    return { grams: ml * perMl * fullness, spread }
+    return { grams: ml * perMl * fullness * coarse, spread }
   }
   if (unit.kind === 'package') {
     // "1 pot of sugar" in a yogurt cake: the empty pot measures what comes in none.
@@ -130,7 +134,7 @@ function rank({ unit }: Measure): number {
   return unit.kind === 'package' ? 1 : 0
 }
 
-const VAGUE = new Set(['glass', 'mug', 'spoon', 'teacup', 'katori', 'splash', 'handful', 'pinch', 'dash', 'knob'])
+const VAGUE = new Set(['glass', 'mug', 'spoon', 'teacup', 'katori', 'splash', 'handful', 'pinch', 'dash', 'knob', 'wineglass'])
 const DECLINED = /^(?:plus|extra|or|for|from|approximately)$/
 /** A second measure is of the same thing only within these factors of the first; more narrowly where it stands apart. */
 const BELIEVED = { beside: [0.3, 3.3], apart: [0.55, 1.8] } as const
@@ -141,7 +145,7 @@ function believable(a: Alternate, base: Measure, w: Weighed): boolean {
   // "7 slices (1 20-oz can)": the can that they come from.
   if (m.packed && base.unit.kind === 'piece' && base.low > 1) return false
   if (a.apart) {
-    if (m.unit.kind !== 'mass' && !(m.unit.kind === 'volume' && counts)) return false
+    if (m.unit.kind !== 'mass' && !(m.unit.kind === 'volume' && (counts || VAGUE.has(base.unit.id)))) return false
     if (w.tokens.slice(Math.max(0, m.from - 2), m.from).some((t) => DECLINED.test(t.word))) return false
   }
   if (counts || VAGUE.has(base.unit.id)) return m.unit.kind === 'mass' || m.unit.kind === 'volume'

@@ -14,6 +14,37 @@ const withFruit = (text: string) => text.replace(/\nMethod:/, `\n\n${FRUIT}\n\nM
 const reformulated = (text: string, region: string, goals: readonly string[]) =>
   answer('reformulate', { text, region, goals, limit: 3 } as never)
 
+describe('as near to yours as the need allows', () => {
+  it.each([
+    [
+      'a fudge cake',
+      'Fudge cake\n225 g plain flour\n350 g caster sugar\n85 g cocoa\n1½ tsp baking powder\n1½ tsp bicarbonate of soda\n2 eggs\n250 ml milk\n125 ml oil\n250 ml boiling water\nMethod:\nWhisk it all. Bake in two 20 cm round tins at 180 C for 30 minutes.',
+    ],
+    [
+      'a sponge',
+      'Sponge\n225 g butter\n225 g caster sugar\n4 eggs\n225 g self-raising flour\nMethod:\nCream the butter and sugar. Beat in the eggs. Fold in the flour. Bake in two 20 cm round tins at 180 C for 25 minutes.',
+    ],
+    [
+      'blondies',
+      'Blondies\n115 g butter, melted\n200 g light muscovado sugar\n1 egg\n130 g plain flour\n¼ tsp bicarbonate of soda\n150 g dark chocolate chips\nMethod:\nWhisk the butter and sugar. Whisk in the egg. Fold in the flour and soda, then the chips. Bake in a 20 cm square tin at 170 C for 24 minutes.',
+    ],
+  ])('%s: some way keeps its sugar and its fat', (_, text) => {
+    const { options } = answer('reformulate', { text, region: 'uk', goals: ['eggless'] })
+    const kept = options.some((o) =>
+      o.lines.filter((l) => /^sugar|^butter|^oil/.test(l.ingredient)).every((l) => Math.abs(l.to - l.from) <= 0.1 * l.from),
+    )
+    expect(kept).toBe(true)
+  })
+
+  it('set is never bought by taking the butter out', () => {
+    const text =
+      'Almond tray\n150 g soft butter\n150 g caster sugar\n3 eggs\n150 g ground almonds\n40 g self-raising flour\nMethod:\nCream the butter and sugar, beat in the eggs, fold in the almonds and flour. Bake in a 20 cm square tin at 180 C for 30 minutes.'
+    const { options } = answer('reformulate', { text, region: 'uk', goals: ['eggless'] })
+    const butter = options[0]!.lines.find((l) => l.ingredient === 'butter-unsalted')!
+    expect(butter.to).toBeGreaterThan(0.85 * butter.from)
+  })
+})
+
 describe('whatever is asked', () => {
   it('no part changes that was not concerned', () => {
     fc.assert(

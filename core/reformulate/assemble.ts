@@ -6,8 +6,7 @@ import type { MethodSigns } from '../balance/method'
 import { isCake, metricsOf, modelOf } from '../balance/metrics'
 import { missingIn } from '../balance/missing'
 import { recognise, type Fit, type Kinds } from '../balance/recognise'
-import { cautionsFor } from '../care/cautions'
-import { hasRawEgg } from '../care/raw-egg'
+import { cautionsOf } from '../care/of-recipe'
 import { predictCrumb } from '../crumb/predict'
 import type { Measures } from '../measure/kitchen'
 import type { Region } from '../measure/region'
@@ -175,15 +174,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     crumb: predictCrumb(metrics, family, { metrics: s.whole.metrics, family: s.family }),
     method,
     oven: recipe.oven,
-    cautions: cautionsFor({
-      ingredients: ids.map(need),
-      grams: new Map(lines.map((l) => [l.ingredient, l.to])),
-      needs: ask.rules.needs,
-      method: recipe.method.join('\n'),
-      rawEgg: hasRawEgg(recipe),
-      tins: recipe.tins,
-      slices: slices > 1 ? slices : 10,
-    }),
+    cautions: cautionsOf(recipe, { needs: ask.rules.needs, slices: slices > 1 ? slices : 10 }),
     labels: [...labelChecks(ids, ask.rules), ...unknownChecks(diets.unknown, ask.rules)],
     unknown: diets.unknown,
     allergens: diets.allergens,

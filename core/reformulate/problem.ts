@@ -5,6 +5,7 @@ import { modelOf, type Metrics } from '../balance/metrics'
 import { PROFILE_KEYS, profileOf, type Profile } from '../balance/profile'
 import type { Mass } from '../balance/mass'
 import type { Ingredient } from '../pantry/ingredient'
+import { need } from '../pantry/pantry'
 
 /** One amount that the programme may move. */
 export interface Variable {
@@ -164,6 +165,12 @@ export interface ProblemInput {
 const reaching = (band: Band | undefined, value: number | undefined): Band | undefined =>
   band && value !== undefined ? { low: Math.min(band.low, value), high: Math.max(band.high, value) } : band
 
+/** A line of the recipe that sets less than this per 100 g of it only dilutes. */
+const SETS = 1
+
+/** Brought in the place of eggs. */
+const forEgg = (v: Variable): boolean => v.replaces.some((id) => need(id).kind === 'egg')
+
 /** A sum below this, in grams, is dust on the scale: no ratio is made of it. */
 const LEAST_SUM = 0.05
 
@@ -190,8 +197,15 @@ export function buildProblem(input: ProblemInput): Problem {
     const row = (value: number, weight: number, kind: Row['kind'], sign: number, key: string) => {
       const scale = sign / (d0 * a.tolerance)
       const coefficients = new Float64Array(variables.length)
-      for (let i = 0; i < variables.length; i++) coefficients[i] = scale * (a.top(unit[i]!) - value * a.bottom(unit[i]!))
-      problem.rows.push({ key, coefficients, constant: scale * (a.top(fixed) - value * a.bottom(fixed)), weight, kind })
+      let constant = scale * (a.top(fixed) - value * a.bottom(fixed))
+      for (let i = 0; i < variables.length; i++) {
+        const slope = scale * (a.top(unit[i]!) - value * a.bottom(unit[i]!))
+        // Set is bought with what sets, never by taking the butter out.
+        if (key === 'setting' && !forEgg(variables[i]!) && a.top(unit[i]!) < SETS * a.bottom(unit[i]!))
+          constant += slope * variables[i]!.start
+        else coefficients[i] = slope
+      }
+      problem.rows.push({ key, coefficients, constant, weight, kind })
     }
     row(a.value, a.weight, 'aim', 1, a.key)
     if (a.band) {

@@ -2,7 +2,7 @@ import { balanceOf } from '../balance/balance'
 import type { CakeFamily, Family } from '../balance/families'
 import { massOf } from '../balance/mass'
 import type { Measures } from '../measure/kitchen'
-import { suits, type Allergen } from '../pantry/ingredient'
+import { HARD_NEEDS, suits, type Allergen } from '../pantry/ingredient'
 import { ingredientOf, need } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
 import { SCHOOLS } from '../swaps/schools'
@@ -95,7 +95,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     altitudeM: request.altitudeM ?? 0,
   }
   const eggsGo = situation.eggGrams > 0 && eggsMustGo(situation, request, rules)
-  const family = eggsGo ? withoutEgg(situation.family) : situation.family
+  const family = eggsGo ? withoutEgg(situation) : situation.family
   const { slots, blocked } = slotsOf(situation, rules, request, eggsGo, family)
   const finish = (
     options: Option[],
@@ -121,10 +121,10 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
 
   const sweetBeside = situation.places.some((p) => !p.inBatter && p.ingredient.kind === 'sugar' && p.grams > 0)
   const solved: Solved[] = []
-  const trying = search(slots, (picks) => {
-    const combination = combinationOf(picks)
+  const work = (combination: Combination, held = false): Solved | undefined => {
+    const how = { balancing: slots.length === 0, held }
     const d =
-      draft(situation, combination, rules, limits, eggsGo, family, slots.length === 0) ??
+      draft(situation, combination, rules, limits, eggsGo, family, how) ??
       // A box or a sweetened cake holds its own sugar: what can be taken away is in the icing.
       (sweetBeside
         ? draft(
@@ -134,6 +134,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
             limits,
             eggsGo,
             family,
+            { held },
           )
         : undefined)
     if (!d) return undefined
@@ -152,8 +153,12 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     const optimum = solve(problem)
     if (!optimum) return undefined
     const cost = BALANCE_COST * Math.sqrt(objective(problem, optimum)) + STANDING_COST * standingOf(combination, situation.family, request)
-    solved.push({ combination, draft: d, problem, optimum, cost })
-    return cost
+    return { combination, draft: d, problem, optimum, cost }
+  }
+  const trying = search(slots, (picks) => {
+    const found = work(combinationOf(picks))
+    if (found) solved.push(found)
+    return found?.cost
   })
   let stopped: boolean | undefined = false
   let step = trying.next()
@@ -166,22 +171,48 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   const finishes = finisher(situation, { rules, limits, ask, eggsGo, family })
   const seen = new Set<string>()
   const options: (Option & { mainSet: string })[] = []
+  const worded = (s: Solved): Option | undefined => {
+    const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
+    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family, request)
+    const finished = finishes(s.combination)
+    return finished && assemble(situation, { ...s, rounded, finishes: finished, cost }, ask)
+  }
   for (const s of solved) {
     // Who stops a search gets the best that it had found.
     if (options.length >= Math.ceil(request.limit * ROUND_MORE) || (stopped && options.length)) break
     const key = setOf(s.combination)
     if (seen.has(key)) continue
     seen.add(key)
-    const rounded = roundToKitchen(s.problem, s.optimum, ask.measures, request.region)
-    const cost = BALANCE_COST * Math.sqrt(rounded.cost) + STANDING_COST * standingOf(s.combination, situation.family, request)
-    const finished = finishes(s.combination)
-    if (!finished) continue
-    const option = assemble(situation, { ...s, rounded, finishes: finished, cost }, ask)
+    const option = worded(s)
+    if (!option) continue
     if (!request.schools.use.length || option.schools.some((id) => request.schools.use.includes(id)))
       options.push({ ...option, mainSet: mainSetOf(s.combination) })
     stopped ||= yield { tried: judged, options: [...options].sort((a, b) => a.score - b.score).map(withoutMainSet) }
   }
   spread(options, 'score', (o) => o.mainSet)
+  // "As near to yours as the need allows" is always among the answers: a way that is not the first keeps sugar and fat.
+  if (
+    request.goals.every((g) => (HARD_NEEDS as readonly string[]).includes(g)) &&
+    options.length > 1 &&
+    !stopped &&
+    !options.some(isNear)
+  ) {
+    const ways = solved.filter((s) => options.some((o, i) => i > 0 && o.mainSet === mainSetOf(s.combination))).slice(0, NEAR_TRIES)
+    const held = ways.flatMap((s) => {
+      const found = work(s.combination, true)
+      const near = found && worded(found)
+      return near && !near.findings.some((f) => f.severity === 'fault') ? [{ ...near, mainSet: mainSetOf(s.combination) }] : []
+    })
+    const best = held.find((o) => o.findings.every((f) => f.severity === 'note')) ?? held[0]
+    if (best) {
+      options.splice(
+        options.findIndex((o, i) => i > 0 && o.mainSet === best.mainSet),
+        1,
+        { ...best, title: `${best.title}, ${REST_AS_YOURS}` },
+      )
+      options.sort((a, b) => a.score - b.score)
+    }
+  }
   options.forEach((o, i) => (o.id = `way-${i + 1}`))
 
   const because = eggsGo ? hopeless(situation) : []
@@ -194,7 +225,10 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   }
   if (!options.length) return finish([], { because: whyNone(request), nearest: keepAll(situation, ask) }, judged, solved.length)
   const best = sound.length ? [...sound, ...options.filter((o) => !sound.includes(o))] : options
-  return finish(best.slice(0, request.limit).map(withoutMainSet), null, judged, solved.length)
+  const shown = best.slice(0, request.limit)
+  const near = best.find((o) => o.title.endsWith(REST_AS_YOURS))
+  if (near && !shown.includes(near) && shown.length > 1) shown[shown.length - 1] = near
+  return finish(shown.map(withoutMainSet), null, judged, solved.length)
 }
 
 function eggsMustGo(s: Situation, request: ReformulateRequest, rules: Rules): boolean {
@@ -264,6 +298,20 @@ function withoutMainSet({ mainSet, ...option }: Option & { mainSet: string }): O
   void mainSet
   return option
 }
+
+/** Ways that are tried for it: the likeliest. */
+const NEAR_TRIES = 5
+const REST_AS_YOURS = 'sugar and fat as yours'
+/** A sum that moved by less than this share is as it was. */
+const AS_IT_WAS = 0.1
+const KEPT_KINDS: readonly (readonly string[])[] = [['sugar', 'syrup'], ['fat']]
+
+/** Whether the sugar and the fat of an answer are what the baker's were. */
+const isNear = (o: Option): boolean =>
+  KEPT_KINDS.every((kinds) => {
+    const of = (which: 'from' | 'to') => o.lines.reduce((g, l) => (kinds.includes(need(l.ingredient).kind) ? g + l[which] : g), 0)
+    return Math.abs(of('to') - of('from')) <= AS_IT_WAS * of('from')
+  })
 
 /** A near-copy of a better answer stands behind answers that are worse by this much. */
 const NEAR_COPY = 4

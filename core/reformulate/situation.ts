@@ -89,7 +89,17 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0
   return { recipe, signs, places, mix, family, metrics, whole, seaLift: metricsOf(mix.mass, family).lift, eggGrams }
 }
 
-/** The family that a batter belongs to once its eggs are gone. */
-export function withoutEgg(family: Family): Family {
+/** Gas per 100 g of flour below which a bar hardly rises, mmol: about half a teaspoon of powder to a cup. */
+const DENSE_LIFT = 9
+/** Sugar of a brownie or blondie: more than its flour, per cent. */
+const DENSE_SUGAR = 110
+
+/**
+ * The family that a batter belongs to once its eggs are gone.
+ *
+ * A brownie or blondie stays one: no foam held it up, and it stands on its sugar and fat as it cools.
+ */
+export function withoutEgg({ family, signs, seaLift, metrics }: Pick<Situation, 'family' | 'signs' | 'seaLift' | 'metrics'>): Family {
+  if (signs.bar && !signs.whipped && (seaLift ?? 0) < DENSE_LIFT && (metrics.sugarPct ?? 0) > DENSE_SUGAR) return family
   return ['pound', 'butter-layer', 'high-ratio', 'oil-layer', 'loaf', 'foam'].includes(family) ? 'eggless-raised' : family
 }

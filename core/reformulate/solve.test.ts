@@ -14,7 +14,7 @@ function problems(): Problem[] {
   for (const c of CLASSICS) {
     const s = situationOf(readRecipe(c.text, c.region).recipe)
     if (!s.eggGrams) continue
-    const family = withoutEgg(s.family)
+    const family = withoutEgg(s)
     for (const egg of SCHOOLS) {
       const d = draft(
         s,

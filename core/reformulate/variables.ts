@@ -61,6 +61,11 @@ const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 
 /** Share of the most gas that a family bears, where its foam is gone. */
 const GAS_FOR_FOAM = 0.75
 
+/** What makes a cake the baker's own. */
+const HELD: ReadonlySet<Ingredient['kind']> = new Set(['sugar', 'syrup', 'fat'])
+/** Fat may grow so little where only eggs were to go. */
+const MOST_FAT = 1.06
+
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
 /** How far each kind of line may move, and how reluctantly (`give` costs one tolerance). */
@@ -82,13 +87,17 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
       // Nobody who asks for another cake asks for a sweeter one; only an unbalanced recipe may want more.
       return share(0.5, balancing ? 1.2 : 1, 0.17)
     case 'fat':
-      return i.id === 'mayonnaise' || i.id === 'plant-mayonnaise' ? still : share(0.5, 1.15, 0.17)
+      // Nut butter is what the cake tastes of, mayonnaise what it is called after.
+      return /mayonnaise$|^(?:peanut|almond|cashew|hazelnut|seed|pistachio)-butter|^tahini|spread-hazelnut/.test(i.id)
+        ? still
+        : share(0.5, 1.15, 0.17)
     case 'water':
     case 'dairy':
     case 'plant-dairy':
       // Cheese is bought by the brick and is what the cake is made of.
       if (/cheese|mascarpone|ricotta|quark|paneer|khoya/.test(i.id)) return still
-      if (!isThinLiquid(i)) return share(0.6, 1.4, 0.2)
+      // A pot of sour cream is a pot: drinks and water move before it.
+      if (!isThinLiquid(i)) return share(0.6, 1.4, 0.12)
       return { low: grams * 0.2, high: grams + flour * 0.9, give: Math.max(25, grams * 0.3) }
     case 'leavener':
       return i.id === 'baking-soda'
@@ -104,7 +113,8 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
 /**
  * The variables of one combination: what stays and how far it may move, what comes and between which limits.
  *
- * @param balancing nothing is asked but balance, so that sugar may grow too
+ * @param how.balancing nothing is asked but balance, so that sugar may grow too
+ * @param how.held the baker's own sugar and fat stay as they are; what is poured and what raises makes up for it
  * @returns `undefined` where the rules leave no ingredient for a part of it
  */
 export function draft(
@@ -114,7 +124,7 @@ export function draft(
   limits: Limits,
   eggsGo: boolean,
   family: Family,
-  balancing = false,
+  { balancing = false, held = false }: { balancing?: boolean; held?: boolean } = {},
 ): Draft | undefined {
   const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
   const foamLost = eggsGo && situation.family === 'foam'
@@ -163,6 +173,13 @@ export function draft(
     return add({ key: `+${ingredient.id}${tie ? `@${tie.to}` : ''}`, ingredient, from: 0, start, low, high, give, tie, replaces, why })
   }
 
+  /** Who asks for no egg asks for no more butter. */
+  const kept = (f: Freedom, i: Ingredient, grams: number): Freedom =>
+    held && HELD.has(i.kind)
+      ? { low: grams, high: grams, give: 1, fixed: true }
+      : eggsGo && i.kind === 'fat'
+        ? { ...f, high: Math.min(f.high, grams * MOST_FAT) }
+        : f
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
   const standInFor = (place: Place): StandIn | undefined =>
@@ -179,7 +196,7 @@ export function draft(
       leaving.push(place)
       continue
     }
-    const f = freedomOf(place.ingredient, place.grams, flour, foamLost, balancing)
+    const f = kept(freedomOf(place.ingredient, place.grams, flour, foamLost, balancing), place.ingredient, place.grams)
     add({
       key: place.key,
       ingredient: place.ingredient,
@@ -198,7 +215,7 @@ export function draft(
     if (!standIn) continue
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
-      const f = freedomOf(need(b.ingredient), grams, flour, foamLost)
+      const f = kept(freedomOf(need(b.ingredient), grams, flour, foamLost), need(b.ingredient), grams)
       bring(
         need(b.ingredient),
         f.fixed ? grams : f.low,

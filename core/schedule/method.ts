@@ -147,6 +147,8 @@ class Planner {
   /** The last stay in the oven has a time of its own. */
   private timed = false
   private cools = 0
+  /** It is out of its tin. */
+  private out = false
   private firstMixing: string | null = null
 
   constructor(
@@ -182,8 +184,13 @@ class Planner {
       const until = this.tasks.findIndex((t, i) => i >= n && (t.acts.includes('cool') || t.acts.includes('chill')))
       const cooled = until >= 0
       // Rolled while it is warm: what comes before that is done to a warm cake too.
-      const stillWarm = this.tasks.slice(n, cooled ? until : undefined).some((t) => t.acts.includes('roll') || saysWarm(t))
-      if (this.baked && !(cooled && stillWarm) && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
+      const ahead = this.tasks.slice(n, cooled ? until : undefined)
+      const stillWarm =
+        (cooled && ahead.some((t) => t.acts.includes('roll') || saysWarm(t))) ||
+        // "Stab it as it comes out": what is made before that is made while it is hot.
+        ahead.some((t) => t.acts.some((a) => a === 'poke' || a === 'soak') && saysWarm(t))
+      if (act === 'unmould' && this.baked) this.out = true
+      if (this.baked && !stillWarm && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
       const work = workOf(task)
       const given = act === 'fry' ? frying(task) : sumOf(task.clauses)
       const own = fix?.minutes !== undefined && !seen.has(task.step) ? ([fix.minutes, fix.minutes, fix.minutes] as const) : undefined
@@ -203,7 +210,9 @@ class Planner {
         },
         warm ? { max: saysWarm(task) || act === 'roll' ? AT_ONCE : WARM_FOR } : {},
       )
-      if (this.baked) this.stood += minutes[1]
+      // "Turn out to cool": it stands until it is cold.
+      if (act === 'unmould' && this.baked && signOf(task, 'cold') && this.stood < COOLED) this.coolNow()
+      else if (this.baked) this.stood += minutes[1]
       else {
         this.mixed = true
         if (work.mixing) this.firstMixing ??= this.id(n)
@@ -303,7 +312,12 @@ class Planner {
   private cool(task: Task, n: number) {
     const given = sumOf(task.clauses)
     const short = given && given[2] < COOLED
-    const minutes = given ?? (this.baked ? COOLS : ([20, 30, 60] as const))
+    const usual = this.baked ? COOLS : ([20, 30, 60] as const)
+    // "10 minutes in the tin, then completely"
+    const minutes =
+      given && short && this.baked && signOf(task, 'cold')
+        ? ([given[0] + COOLS[0], given[1] + COOLS[1], given[2] + COOLS[2]] as const)
+        : (given ?? usual)
     this.push({
       id: this.baked && !this.cools++ ? this.id('cool') : this.id(n),
       label: task.label,
@@ -312,8 +326,10 @@ class Planner {
       needs: [],
       ...(!given && { better: minutes[2] }),
       step: task.step,
+      clauses: task.clauses,
     })
-    if (this.baked) this.stood += short ? minutes[1] : Math.max(COOLED, minutes[1])
+    if (signOf(task, 'where') === 'rack' && this.baked) this.out = true
+    if (this.baked) this.stood += short && minutes === given ? minutes[1] : Math.max(COOLED, minutes[1])
   }
 
   private coolFirst(task: Task) {
@@ -323,10 +339,15 @@ class Planner {
   }
 
   private coolNow() {
+    const again = this.cools > 0
     const name = this.cools++ ? `cool${this.cools}` : 'cool'
     this.push({
       id: this.id(name),
-      label: 'Cool: ten minutes in the tin, then on a rack',
+      label: this.out
+        ? 'Leave it on its rack until cold'
+        : again
+          ? 'Turn it out onto a rack and leave it until cold'
+          : 'Cool: ten minutes in the tin, then on a rack',
       minutes: triple(COOLS),
       handsOn: false,
       needs: [],
@@ -423,7 +444,7 @@ function tasksOf(recipe: Recipe): Task[] {
     let open: { task: Task; from: number; to: number } | null = null
     const close = () => {
       if (!open) return
-      const label = tidy(text.slice(open.from, open.to))
+      const label = ordered(tidy(text.slice(open.from, open.to)), open.task.clauses[0]!.verb)
       const idle = open.task.acts.every((a) => a === 'other') && !sumOf(open.task.clauses)
       if (/\p{L}/u.test(label) && !isAside(label) && !(idle && acting.length > open.task.clauses.length)) out.push({ ...open.task, label })
       open = null
@@ -457,12 +478,15 @@ const tidy = (text: string): string =>
   capital(
     text
       .trim()
-      .replace(/[\s,;:–-]*(?:\b(?:and|then|before|but)\b[\s,]*)*$/i, '')
+      .replace(/[\s,;:–-]*(?:(?:\b(?:and|then|before|but)\b|&)[\s,]*)*$/i, '')
       .replace(/^(?:and|then|,|;)\s+/i, '')
       // Heating stands in the plan already.
       .replace(/ in (?:a |the |your )?(?:pre-?heated|hot) oven(?= )/i, '')
       .replace(/\s*\bpre-?heated\b/gi, ''),
   )
+
+/** "before turning out" is, by itself, to turn out. */
+const ordered = (label: string, verb: string): string => (verb ? label.replace(/^\p{L}+ing\b/u, capital(verb)) : label)
 
 /** A bake in its own words; one told in stages, or by its fire, in a line that says how long each takes. */
 function bakeLabel(task: Task): string {

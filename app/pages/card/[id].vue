@@ -2,7 +2,7 @@
 import IconPrinter from '~icons/ph/printer-bold'
 import { unknownWords } from '../../../core/recipe/unknown'
 import { dietsOf } from '../../../core/balance/balance'
-import { cautionsFor } from '../../../core/care/cautions'
+import { cautionsOf } from '../../../core/care/of-recipe'
 import { ingredientOf, nameOf } from '../../../core/pantry/pantry'
 import { HARD_NEEDS, type HardNeed } from '../../../core/pantry/ingredient'
 import { labelChecks } from '../../../core/reformulate/allowed'
@@ -34,17 +34,7 @@ const allergens = computed(() => (version.value ? dietsOf(version.value.recipe).
 const cautions = computed(() => {
   const v = version.value
   if (!v) return []
-  const lines = v.recipe.parts.flatMap((p) => p.lines)
-  const grams = new Map<string, number>()
-  for (const l of lines) if (l.ingredient) grams.set(l.ingredient, (grams.get(l.ingredient) ?? 0) + l.grams.best)
-  return cautionsFor({
-    ingredients: lines.flatMap((l) => ingredientOf(l.ingredient) ?? []),
-    grams,
-    needs: needs.value,
-    method: v.recipe.method.join('\n'),
-    tins: v.recipe.tins,
-    slices: v.recipe.yield?.count ?? 10,
-  })
+  return cautionsOf(v.recipe, { needs: needs.value, slices: v.recipe.yield?.count ?? 10 })
 })
 const NEED_WORDS: Record<HardNeed, string> = {
   eggless: 'no egg',

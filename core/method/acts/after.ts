@@ -117,7 +117,7 @@ export const AFTER: readonly Rule[] = [
       !OVER.test(c.text),
   ],
   // What raises, or flour in quantity, is sprinkled into a mix and never on a cake.
-  ['mix', (c) => (c.cls === 'scatter' || c.cls === 'put') && (leavener(c) || egg(c)) && !c.filled],
+  ['mix', (c) => (c.cls === 'scatter' || c.cls === 'put') && (leavener(c) || egg(c)) && !c.filled && !says(c, /\bfold(?:ing|ed)?\b/)],
   [
     'decorate',
     (c) =>

@@ -43,7 +43,18 @@ export const BAKING: readonly Rule[] = [
     (c) =>
       c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
   ],
+  // "Take the foil off for the last 5 min.": still in the oven.
+  [
+    'bake',
+    (c) =>
+      c.before === 'bake' &&
+      c.ids.length === 0 &&
+      /^(?:take|remove|uncover|lift|turn|switch|rotate|cover|tent)$/.test(c.verb) &&
+      says(c, /\b(?:foil|lid|uncover|grill|paper|tent)\b/) &&
+      says(c, /\b(?:for|after|in) (?:the )?(?:last|final|first)? ?\d/),
+  ],
   // "In the tin, in the oven, 55–60 mins."
+
   ['bake', (c) => c.verb === '' && c.places.has('oven') && c.minutes >= 5 && c.ids.length === 0 && !says(c, /\b(?:off|out of)\b/)],
   ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text)],
   [

@@ -1,4 +1,22 @@
-import { MIXED, has, holds, fat, egg, white, sugar, flour, whipping, liquid, leavener, says, AIRY, PEAKS, PALE, type Rule } from './cues'
+import {
+  MIXED,
+  has,
+  holds,
+  fat,
+  egg,
+  white,
+  sugar,
+  flour,
+  whipping,
+  liquid,
+  leavener,
+  says,
+  AIRY,
+  PEAKS,
+  PALE,
+  TIN_TARGET,
+  type Rule,
+} from './cues'
 
 /** Things come together: rubbed, strained, softened, folded, whipped, creamed, mixed. */
 export const MIXING: readonly Rule[] = [
@@ -21,6 +39,19 @@ export const MIXING: readonly Rule[] = [
   ],
   ['soften', (c) => c.cls === 'soften' || says(c, /\b(?:to (?:reach |come to )?room temp\w*|to soften)\b/)],
   ['fold', (c) => c.verb === 'fold'],
+  // "Pour the yolk mixture over the whites, folding": one goes to the other, in the bowl.
+  ['fold', (c) => c.cls === 'put' && !c.filled && !c.baked && says(c, /\bfold(?:ing|ed)?\b/) && !TIN_TARGET.test(c.text)],
+  [
+    'mix',
+    (c) =>
+      c.cls === 'put' &&
+      !c.filled &&
+      !c.baked &&
+      says(
+        c,
+        /\b(?:over|into|onto|to|on) (?:the |your )?(?:\w+ )?(?:whites|yolks|meringue|foam|flour|eggs?|sugar|(?:dry|wet|egg|yolk|flour|butter|chocolate) (?:ingredients|mixture|mix))\b/,
+      ),
+  ],
   [
     'fold',
     (c) =>

@@ -38,7 +38,7 @@ export const OVEN: readonly Rule[] = [
       !c.filled &&
       !c.baked &&
       c.ids.length > 0 &&
-      c.ids.every((id) => id === 'salt') &&
+      c.ids.every((id) => id.startsWith('salt')) &&
       says(c, /\b(?:inside|kadai|cooker|pot|base|bottom|vessel)\b/),
   ],
   [

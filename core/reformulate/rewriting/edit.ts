@@ -35,6 +35,15 @@ export function removeClause(work: Work, n: number, why: string) {
     from -= (/[\s,;]*(?:\b(?:and|then)\b\s*)*$/i.exec(before)?.[0] ?? '').length
   }
   work.edits.push({ from, to, words: '', ...(c.act === 'foam' && { whole: true as const }) })
+  // "incorporate the yolks, then the nuts": what follows keeps the verb.
+  const next = work.clauses[n + 1]
+  const lead = next && /^(?:and |, )?(?:then|and finally|finally|lastly|last) /i.exec(work.text.slice(...next.span))
+  if (!whole && next && lead && next.verb === c.verb && c.verb && !new RegExp(`\\b${c.verb}`, 'i').test(work.text.slice(...next.span)))
+    work.edits.push({
+      from: next.span[0],
+      to: next.span[0] + lead[0].length,
+      words: `${opens(work.text, from) ? capital(c.verb) : c.verb} `,
+    })
   if (why) work.why.add(why)
 }
 

@@ -56,6 +56,10 @@ export function retellFoams(sheet: Sheet, work: Work): void {
           c,
           `whisk ${joined([withArticle(wet[0]!), ...wet.slice(1)])}${names.length ? ` with ${joined(names)}` : ''} until smooth`,
         )
+        // "Whip the whites and add them": it is one mixture now.
+        const next = work.clauses[n + 1]
+        const them = next && !lines.some((t) => !isEgg(t.ingredient)) && /\bthem\b/.exec(work.text.slice(...next.span))
+        if (them) work.edits.push({ from: next.span[0] + them.index, to: next.span[0] + them.index + 4, words: 'it' })
       }
     }
   })

@@ -10,12 +10,16 @@ import { isEgg, MIXING, type Sheet, type Work } from './sheet'
 /** Every mention of what left gives way. */
 export function renameAll(sheet: Sheet, work: Work): void {
   const { scan: s } = work
-  // "The crumbs", "the fat" are so still, whatever they are made of now.
+  // "The crumbs", "the fruit" are so still, whatever they are made of now.
   for (const c of work.clauses)
     for (const x of c.things) {
       if (!isLine(x) || !/^(?:crumbs?|fats?|fruits?|mix)$/i.test(work.text.slice(...x.span))) continue
       if (s.mentions.some((m) => s.tokens[m.from]!.from === x.span[0])) continue
-      for (const l of sheet.fateOf(x.part, x.ingredient).by) {
+      const { kind, by } = sheet.fateOf(x.part, x.ingredient)
+      // One fat for another is called by its name.
+      if (kind === 'swapped' && by.length === 1 && /^fats?$/i.test(work.text.slice(...x.span)))
+        work.edits.push({ from: x.span[0], to: x.span[1], words: sheet.name(by[0]!.ingredient) })
+      for (const l of by) {
         sheet.collected.add(l)
         sheet.say(l)
       }
@@ -208,8 +212,10 @@ export function restAmounts(sheet: Sheet, work: Work): void {
 
 /** Words that name what left without being its mention: "creamed", "buttered", "floured", "whites". */
 export function rewordAll(sheet: Sheet, work: Work): void {
-  const put = (words: RegExp, by: string | ((m: string) => string), why = '') => {
+  const tins = work.clauses.filter((c) => c.act === 'ready-tin').map((c) => c.span)
+  const put = (words: RegExp, by: string | ((m: string) => string), why = '', ofTins = false) => {
     for (const x of work.text.matchAll(words)) {
+      if (ofTins && !tins.some(([from, to]) => x.index >= from && x.index < to)) continue
       if (work.edits.some((e) => e.from < x.index + x[0].length && e.to > x.index)) continue
       const to = typeof by === 'string' ? by : by(x[0])
       work.edits.push({ from: x.index, to: x.index + x[0].length, words: /^\p{Lu}/u.test(x[0]) ? capital(to) : to })
@@ -220,11 +226,13 @@ export function rewordAll(sheet: Sheet, work: Work): void {
     put(
       /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|and (?:line|flour)|well)\b)(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
       'grease',
+      '',
+      true,
     )
     put(/\bbuttered\b(?= (?:tins?|pans?|mou?lds?|dish|and|paper|springform|bundt|round|square|loaf|\d|baking|cake|ring))/gi, 'greased')
   }
   if (sheet.r.glutenFree) {
-    put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust')
+    put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust', '', true)
     put(/\bfloured\b/gi, 'dusted')
   }
   const creamed = [...sheet.changed].some(

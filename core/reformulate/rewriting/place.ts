@@ -117,13 +117,14 @@ export function bring(sheet: Sheet, l: OptionLine) {
       : WETS
   const poured =
     kinds === WETS || (kinds === FATS && (need(l.ingredient).per100.liquidFat ?? 0) > (need(l.ingredient).per100.plasticFat ?? 0))
+  const group = groupOf(sheet, l.partIndex, dry)
   const like =
     listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ??
-    (dry ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined) ??
+    // What is one of "the dry ingredients" goes there, before it goes to anything else that is dry.
+    (dry && !group ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined) ??
     // Milk goes in with the oil, oil with the milk; with fruit only where that is wet itself.
     (poured ? listOf(sheet, l.partIndex, kinds === WETS ? FATS : WETS, WET_ACTS, isPoured) : undefined) ??
     (poured ? listOf(sheet, l.partIndex, WET_FRUIT, WET_ACTS, (id) => /puree|sauce|juice|banana|pumpkin|crushed/.test(id)) : undefined)
-  const group = groupOf(sheet, l.partIndex, dry)
   if (group && (!like || before(group, like))) {
     const work = sheet.works[group.work]!
     const span = work.clauses[group.clause]!.things.find(isGroup)!.span

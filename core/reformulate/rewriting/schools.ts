@@ -45,6 +45,8 @@ export function restWith(sheet: Sheet): Sheet['resting'] {
   const flour = sheet.added().reduce((sum, l) => (['flour', 'starch'].includes(need(l.ingredient).kind) ? sum + l.to : sum), 0)
   if (flour < LEAST_TO_REST) return 'no'
   const all = sheet.works.flatMap((w) => w.clauses)
+  // Fruit salt foams at once and is spent at once.
+  if (sheet.result('fruit-salt')) return 'no'
   const mixed = all.findLastIndex((c) => MIXING.has(c.act) && sheet.batterParts.has(c.part))
   // It rests as it is.
   if (all.some((c, i) => i > mixed && c.act === 'rest' && c.minutes && c.minutes[1] >= 15 && all.slice(i).some((x) => x.act === 'bake')))

@@ -1,0 +1,60 @@
+import type { Region } from '../measure/region'
+import type { ParsedRecipe, Recipe } from '../recipe/recipe'
+import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/text'
+import { Refusal } from '../refusal'
+import { readMethod } from './read'
+import type { Clause } from './step'
+
+/**
+ * Reads one recipe that somebody gives: its page (see `readRecipe`), and of its lines what only the method tells.
+ *
+ * @throws Refusal where there is no text, or more than one recipe can be
+ */
+export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe {
+  if (!text.trim()) throw new Refusal('empty-recipe', 'There is no text to read: paste a recipe.', 'text')
+  refuseTooMuch(text)
+  const region = kitchenOf(text, typeof kitchen === 'string' ? { region: kitchen } : kitchen)
+  const read = readRecipe(text, region.used)
+  settle(read.recipe, region.used)
+  return { ...read, recipe: { ...read.recipe, region: region.used }, region }
+}
+
+/** What a line is and where it belongs, as far as only the method shows it. */
+function settle(recipe: Recipe, region: Region): void {
+  const whites = recipe.parts.flatMap((p, part) =>
+    p.role === 'topping' && p.lines.some((l) => /^(?:egg-white|aquafaba)/.test(l.ingredient ?? '')) ? [part] : [],
+  )
+  const nuts = recipe.parts.some((p) => p.lines.some((l) => l.ingredient && l.ingredient in MEALS))
+  if (!nuts && !whites.length) return
+  const clauses = readMethod(recipe, region).steps.flatMap((s) => s.clauses)
+  foldIn(recipe, whites, clauses)
+  if (nuts) groundFirst(recipe, clauses)
+}
+
+/**
+ * Whites under a heading of their own ("Meringue:") that are whipped before the batter is in its tin, and never used
+ * again, are folded into it: they are batter, not what goes on top.
+ */
+function foldIn(recipe: Recipe, whites: readonly number[], clauses: readonly Clause[]): void {
+  if (!recipe.parts.some((p) => p.role === 'batter')) return
+  for (const part of whites) {
+    const foamed = clauses.findLastIndex((c) => c.part === part && c.act === 'foam')
+    const filled = clauses.findIndex((c) => c.act === 'fill-tin' || c.act === 'bake')
+    const later = clauses.slice(filled).some((c) => c.things.some((x) => 'line' in x && x.part === part))
+    if (foamed >= 0 && filled > foamed && !later) recipe.parts[part]!.role = 'batter'
+  }
+}
+
+/** Nuts that have a meal of their own. */
+const MEALS: Readonly<Record<string, string>> = { almond: 'flour-almond', hazelnut: 'flour-hazelnut', walnut: 'flour-walnut' }
+const GRINDS: ReadonlySet<string> = new Set(['grind', 'whizz', 'blitz', 'process', 'pulse', 'mash'])
+
+/** Nuts that the method grinds, alone or with sugar or flour, are a meal in the batter and no pieces in it. */
+function groundFirst(recipe: Recipe, clauses: readonly Clause[]): void {
+  for (const c of clauses) {
+    if (!GRINDS.has(c.verb)) continue
+    const lines = c.things.flatMap((t) => ('line' in t ? (recipe.parts[t.part]?.lines[t.line] ?? []) : []))
+    if (!lines.every((l) => /^(?:almond|hazelnut|walnut|sugar|flour)/.test(l.ingredient ?? ''))) continue
+    for (const l of lines) l.ingredient = MEALS[l.ingredient ?? ''] ?? l.ingredient
+  }
+}
