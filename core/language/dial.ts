@@ -55,7 +55,7 @@ const LENGTHS = table<{ unit: 'in' | 'cm' | 'mm'; mm: number }>({
 })
 const DEGREES = new Set(['°', '*', 'º', '˚', '⁰', 'degree', 'degrees', 'deg', 'degs'])
 const SCALES = table<'C' | 'F'>({ c: 'C', celsius: 'C', centigrade: 'C', f: 'F', fahrenheit: 'F' })
-const FAN = new Set(['fan', 'convection', 'circulating', 'ventilated'])
+const FAN = new Set(['fan', 'convection', 'circulating', 'ventilated', 'umluft'])
 const BY = new Set(['x', '×', 'by', '✕'])
 /** No oven and no pan is colder or hotter, on either scale. */
 const LEAST_HEAT = 30
@@ -234,10 +234,10 @@ function markFan(t: readonly Token[], heats: readonly Heat[]): void {
     while (/^[(/,-]$/.test(t[k]?.text ?? '') && k < h.to + 1) k++
     const after = t[k]?.word ?? ''
     // "180C fan 160C": the fan belongs to what follows it.
-    const leads = next !== undefined && next.from === k + 1
+    const leads = next !== undefined && (next.from === k + 1 || (next.from === k + 2 && t[k + 1]?.word === 'air'))
     h.fan =
       h.scale !== 'gas' &&
-      (FAN.has(before) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
+      (FAN.has(before) || (before === 'air' && /^(?:circulating|hot|circulated|recirculating)$/.test(b2)) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
   })
 }
 

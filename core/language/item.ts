@@ -106,7 +106,7 @@ export function itemsIn(s: Scan, options: ItemOptions = {}): Item[] {
   const first = mentions[0]
   const nameFirst = !prose && first !== undefined && first.from <= 2 && first.head < groups[0]!.from && groups.at(-1)!.to >= t.length - 4
 
-  const cuts = cutsOf(t, groups, prose)
+  const cuts = cutsOf(t, groups, mentions, prose)
   const walls = wallsOf(t, groups)
   const value = [0]
   const back = [-1]
@@ -140,7 +140,7 @@ export function itemsIn(s: Scan, options: ItemOptions = {}): Item[] {
 function countsSomething(t: readonly Token[], g: Group, mentions: readonly Mention[]): boolean {
   return mentions.some(
     (n) =>
-      n.from >= g.to &&
+      (n.from >= g.to || (n.from < g.from && n.head >= g.to)) &&
       n.head - g.to <= 4 &&
       !t.slice(g.to, n.from).some((x) => /^(?:tins?|pans?|bowls?|goes|times|layers?|parts?|minutes|cakes?|halves|[.,;])$/.test(x.word)),
   )
@@ -178,7 +178,7 @@ function wallsOf(t: readonly Token[], groups: readonly Group[]): number[] {
   return whole ? slashes : []
 }
 
-function cutsOf(t: readonly Token[], groups: readonly Group[], prose: boolean): number[] {
+function cutsOf(t: readonly Token[], groups: readonly Group[], mentions: readonly Mention[], prose: boolean): number[] {
   const inside = new Set<number>()
   for (const g of groups) for (let i = g.from + 1; i < g.to; i++) inside.add(i)
   const starts = new Set(groups.map((g) => g.from))
@@ -191,7 +191,9 @@ function cutsOf(t: readonly Token[], groups: readonly Group[], prose: boolean): 
       cuts.push(i)
       continue
     }
-    const opens = starts.has(i) && !TIED.test(before.word)
+    // "juice of half a lemon": the amount stands within the name.
+    const within = mentions.some((m) => m.from < i && i < m.head && t[i - 1]!.word === 'of')
+    const opens = starts.has(i) && !TIED.test(before.word) && !within
     const stop = before.text === '.' && (!prose || ABBREVIATED.test(t[i - 2]?.word ?? ''))
     if (opens || (before.depth === 0 && SEPARATOR.test(before.word) && !stop)) cuts.push(i)
   }

@@ -89,6 +89,7 @@ describe('measures of one thing', () => {
     ['a scant half pint of milk', 227],
     ['1 small glass of milk (80 ml)', 82],
     ['1 wineglass of milk', 62],
+    ['1 pk vanilla sugar', 8],
     ['1 breakfast cup milk', 293],
     ['butter the size of an egg', 55],
     ['a walnut of butter', 15],

@@ -89,7 +89,7 @@ export const UNITS: Unit[] = [
     id: 'packet',
     kind: 'package',
     names: words(
-      'packet packets package packages pkg pkgs pkt pkts pack packs pck sachet sachets bustina envelope envelopes env bag bags block blocks bar bars tub tubs pot pots carton cartons jar jars bottle bottles container containers pouch pouches',
+      'packet packets package packages pkg pkgs pkt pkts pack packs pck pcks pk pks sachet sachets bustina envelope envelopes env bag bags block blocks bar bars tub tubs pot pots carton cartons jar jars bottle bottles container containers pouch pouches',
     ),
   },
   { id: 'sheet', kind: 'piece', names: ['sheet', 'sheets', 'leaf', 'leaves'] },

@@ -1,5 +1,6 @@
 import type { Scan } from '../language/item'
 import type { Mention } from '../language/name'
+import { valueAt } from '../language/number'
 import { tokenise, type Token } from '../language/token'
 import { ingredientOf } from '../pantry/pantry'
 import type { Recipe } from '../recipe/recipe'
@@ -186,7 +187,10 @@ function collectives(s: Scan, p: Piece): Mention[] {
 }
 
 /** "everything for the sauce bar the brandy": what is left out. */
-const EXCEPT = /^(?:bar|except|barring|excepting|minus)$/
+const EXCEPT = /^(?:bar|except|barring|excepting|minus|besides)$/
+
+/** A number that is said and fits, or does not. */
+const COUNTED = 1.5
 
 /** The lines that the mentions of a piece may mean. */
 export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
@@ -195,6 +199,8 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
     s.mentions
       .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
       .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
+      // "the wet items other than vinegar"
+      .filter((m) => !(t[m.from - 1]?.word === 'than' && t[m.from - 2]?.word === 'other'))
       .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
       // A heading names a part: "Cream: sprinkle the gelatine …".
       .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
@@ -220,6 +226,11 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
           lines = keys
             .filter((k) => (word === 'agent' ? k.kind === 'leavener' && k.id !== 'yeast' : k.kind === 'flour' || k.kind === 'starch'))
             .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
+        // "the three milks": of the part that has three.
+        const said = valueAt(t, m.from - 1)
+        const wanted = plural && said && said.next === m.from ? said.value : undefined
+        if (wanted)
+          lines = lines.map((l) => ({ ...l, score: l.score + (lines.filter((x) => x.part === l.part).length === wanted ? COUNTED : -COUNTED) }))
         const before = t[m.from - 1]?.word ?? ''
         const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
         // "Sift over the flour": what is done over something is done to what follows.

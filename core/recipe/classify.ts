@@ -184,6 +184,8 @@ const SUBHEADING: readonly Evidence[] = [
   [2.5, (f) => f.hash],
   [1.3, (f) => f.capitals && f.words <= 7],
   [1.3, (f) => f.role],
+  // "(15 cm round, loose base, water bath)": what it bakes in.
+  [-6, (f) => f.size && /^\(.*\)$/.test(f.text.trim())],
   [1.5, (f) => f.forHead && f.words <= 8],
   [-3, (f) => f.unitAmounts > 0 && !f.colon],
   [-0.5, (f) => over(f.words, 9)],

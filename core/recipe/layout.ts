@@ -114,6 +114,32 @@ function readTables(rows: readonly Row[]): Row[] {
   return out
 }
 
+const PER_CENT_HEAD = /^(?:%|(?:baker['’]?s['’]? )?(?:%|per ?cent|percent(?:age)?s?))$/i
+
+/** A baker's formula: names with their per cents of the flour, and beside them what is weighed, in columns. */
+function readFormulas(rows: readonly Row[]): Row[] {
+  const out: Row[] = []
+  let head: string[] | undefined
+  for (const r of rows) {
+    const cells = r.text.trim().split(/\s{2,}|\t+/)
+    const heads = cells.filter((c) => PER_CENT_HEAD.test(c) || GRAMS_HEAD.test(c))
+    if (heads.length >= 2 && heads.some((c) => PER_CENT_HEAD.test(c)) && cells.length <= heads.length + 1) {
+      head = heads
+      continue
+    }
+    const name = cells[0]!
+    const numbers = cells.slice(1).map((c) => /^(\d[\d.,]*)\s*(?:%|g|gr|grams)?$/i.exec(c)?.[1])
+    if (head && numbers.length === head.length && numbers.every(Boolean) && /^\p{L}/u.test(name)) {
+      const grams = Number(numbers[head.findIndex((h) => !PER_CENT_HEAD.test(h))]!.replace(',', ''))
+      out.push({ ...r, body: name, grams })
+      continue
+    }
+    if (r.gap > 0 && head && out.some((x) => x.grams !== undefined)) head = undefined
+    out.push(r)
+  }
+  return out
+}
+
 /** What strings several things on one row, with room around it. */
 const STRUNG = /\s+(?:\/\/|\|\||·|•)\s+/
 /** "[dry] …": what the things of a row go under. */
@@ -222,5 +248,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unmarked(line).trim(), [at], gap))
     gap = 0
   }
-  return splitColumns(readTables(partHeads(unstrung(joinAmounts(rows)))))
+  return splitColumns(readFormulas(readTables(partHeads(unstrung(joinAmounts(rows))))))
 }

@@ -40,7 +40,7 @@ export const withoutBullet = (text: string): string => {
 const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|wish|desired|want|using)\b|\bif u like\b/i
 /** Said without an amount because none is meant. */
 const NO_AMOUNT =
-  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired)\b/i
+  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired|(?:dusting|sprinkling|scattering|scraping|grating) of)\b/i
 
 const CITRUS = ['lemon', 'lime', 'orange', 'grapefruit', 'clementine', 'mandarin', 'tangerine', 'nimbu'] as const
 /** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
@@ -109,7 +109,7 @@ function calledBy(s: Scan, item: Item): string {
     to < item.to &&
     t[to]!.kind === 'word' &&
     !taken.has(to) &&
-    !/^(?:for|at|plus|and|or|in|from|with|to|cut|if|the)$|.{3}ed$/.test(t[to]!.word)
+    !/^(?:for|at|plus|and|or|in|from|with|to|cut|if|the|till|until|instead)$|.{3}ed$/.test(t[to]!.word)
   )
     to++
   return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''

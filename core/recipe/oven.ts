@@ -202,7 +202,7 @@ export function readOven(sources: readonly Source[], region: Region): ReadOven {
   const usable = settings.filter((s) => s.celsius >= COOLEST_OVEN && s.celsius <= HOTTEST_OVEN + 30)
   const timings = sources.flatMap((s, i) => timingsOf(s, i))
   const time = best(timings, (x, i) => x.score - i * 0.05)
-  const minutes = time && time.score > 0 ? time.minutes : undefined
+  const minutes = time && time.score > 0 ? andAgain(time, timings, sources) : undefined
   const main = best(usable, (x, i) => x.score - i * 0.1)
   if (!main) {
     const worded = sources.map((s) => ovenInWords(s.text)).find((c) => c !== undefined)
@@ -215,6 +215,21 @@ export function readOven(sources: readonly Source[], region: Region): ReadOven {
   const oven: Oven[] = [{ celsius: main.celsius, fan: main.fan, minutes: minutes ?? null }]
   stagesAfter(main, usable, timings, sources, oven)
   return { oven, ...(trouble && { trouble }) }
+}
+
+/** "Bake for 20 minutes … Bake for another 20 minutes": one bake, told in two goes. */
+function andAgain(first: Timing, timings: readonly Timing[], sources: readonly Source[]): [number, number] {
+  let [low, high] = first.minutes
+  for (const x of timings) {
+    if (x.source < first.source || (x.source === first.source && x.at <= first.at)) continue
+    const t = tokenise(sources[x.source]!.text)
+    const [from] = sentenceAround(t, x.at)
+    const words = wordsBetween(t, from, x.at)
+    if (!/\b(?:bake|cook|oven)\b[^.]*\b(?:another|a further|a final)$/.test(words) || /\bif\b/.test(words)) continue
+    low += x.minutes[0]
+    high += x.minutes[1]
+  }
+  return [low, high]
 }
 
 /** A later setting that the oven is turned to, with the time that follows it, is a stage of the same bake. */

@@ -210,3 +210,53 @@ describe('what stands around a recipe', () => {
     expect(unknownLines(recipe).map((u) => u.text)).toEqual([line.text])
   })
 })
+
+describe('what pages do with amounts', () => {
+  const grams = (text: string) =>
+    Object.fromEntries(
+      readGiven(text, 'uk').recipe.parts.map((p) => [
+        p.name,
+        Object.fromEntries(p.lines.map((l) => [l.ingredient, Math.round(l.grams.best)])),
+      ]),
+    )
+
+  it('a formula with per cents beside its grams is read by its grams', () => {
+    const formula = `Lemon pound
+                    %       g
+Cake flour        100     900
+Sugar             105     945
+Butter             95     855
+Whole eggs        100     900
+
+1. Cream the butter and sugar. Add the eggs, then the flour. Bake at 165C for 55 min.`
+    expect(grams(formula)).toEqual({ Cake: { 'flour-cake': 900, 'sugar-white': 945, 'butter-unsalted': 855, 'egg-whole': 900 } })
+  })
+
+  it('each of several fruits and juices in a row keeps its own count', () => {
+    const row =
+      'Tart\nDough\n200 g flour\n100 g butter\nOn top\n4 apples, juice of half a lemon, 1 tbsp apricot jam\n\nBake for 40 minutes.'
+    expect(grams(row)['On top']).toEqual({ apple: 600, 'lemon-juice': 23, jam: 20 })
+    const again = 'Cake\n200 g flour\nzest of 2 lemons, juice of 1\n\nMix and bake.'
+    expect(grams(again)).toEqual({ Cake: { 'flour-plain': 200, zest: 10, 'lemon-juice': 45 } })
+  })
+
+  it('an icing told in a sentence under its own name is an icing', () => {
+    const box =
+      'Box cake\n1 box spice cake mix (432 g)\n1 can pumpkin puree (425 g)\n2 eggs\n80 ml water\nBeat all 2 min. Bake in a 9x13 pan at 180 C for 30 min.\nFrosting: 225 g cream cheese, 115 g butter, 350 g icing sugar. Beat until smooth, frost the cooled cake.'
+    expect(grams(box).Frosting).toEqual({ 'cream-cheese': 225, 'butter-unsalted': 115, 'sugar-icing': 350 })
+  })
+
+  it('a bracket with the size of the tin heads nothing', () => {
+    expect(
+      Object.keys(
+        grams('Cotton cake\n(15 cm round, water bath)\n\nCream cheese 140g\nMilk 80g\nEggs 3\nCake flour 35g\n\nMelt, mix and bake.'),
+      ),
+    ).toEqual(['Cake'])
+  })
+
+  it('a bake told in two goes is one bake', () => {
+    const loaf =
+      'Loaf\n225 g flour\n3 bananas\n75 ml oil\n\nMix all. Bake in a 2 lb loaf tin at 180 C for 20 minutes. Check it.\nBake for another 20 minutes.'
+    expect(readGiven(loaf, 'uk').recipe.oven.map((o) => o.minutes)).toEqual([[40, 40]])
+  })
+})

@@ -5,7 +5,7 @@ import type { Line, Part, Role } from './recipe'
 const ROLE_WORDS: readonly [Role, RegExp][] = [
   ['frosting', /\b(?:frost\w*|icing|glaze|butter ?cream|ganache|cover(?:ing)?|coating|for icing)\b/gi],
   ['crust', /\b(?:crusts?|bases?|shell|bottom|shortcrust|short pastry|pastry(?! cream)|pate sucree)\b/gi],
-  ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|bath)\b/gi],
+  ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|(?<!water )bath)\b/gi],
   [
     'topping',
     /\b(?:meringue|toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,

@@ -10,15 +10,16 @@ import type { Line, Recipe } from '../recipe/recipe'
 /** How the recipe is measured: by weight where most of its lines are, else by the region's cups. */
 export function measuresOf(recipe: Recipe, region: Region): Measures {
   const lines = recipe.parts.flatMap((p) => p.lines).filter((l) => l.quantity && l.grams.best > 15)
-  const weighed = lines.filter((l) => ['g', 'kg', 'oz', 'lb', 'ml', 'dl', 'cl', 'l'].includes(l.quantity!.unit)).length
-  if (weighed * 2 >= lines.length) return 'weight'
+  const measured = lines.filter((l) => !['piece', 'packet', 'can', 'box', 'sheet', 'slice', 'square', 'strand'].includes(l.quantity!.unit))
+  const weighed = measured.filter((l) => ['g', 'kg', 'oz', 'lb', 'ml', 'dl', 'cl', 'l'].includes(l.quantity!.unit)).length
+  if (weighed * 2 >= measured.length) return 'weight'
   return region === 'us' ? 'us' : 'metric'
 }
 
 /** The amount of a line in the baker's own measure: "1½ cups", "4", "225 g". */
 export function ownMeasure(line: Line): string {
   const q = line.quantity
-  if (!q) return `${Math.round(line.grams.best)} g`
+  if (!q) return line.grams.best > 0 ? `${Math.round(line.grams.best)} g` : ''
   const number = q.low === q.high ? writeNumber(q.low) : `${writeNumber(q.low)}–${writeNumber(q.high)}`
   if (q.unit === 'piece') return number
   const plural =

@@ -18,7 +18,7 @@ export function followOven(sheet: Sheet) {
       .filter((c) => (c.act === 'bake' || (c.act === 'heat-oven' && c.minutes)) && c.minutes && bakesMain(sheet, c))
       .map((c) => ({ w, c })),
   )
-  const longest = bakes.reduce<(typeof bakes)[number] | undefined>((a, b) => (!a || b.c.minutes![1] > a.c.minutes![1] ? b : a), undefined)
+  const longest = bakes.reduce<(typeof bakes)[number] | undefined>((a, b) => (!a || b.c.minutes![1] >= a.c.minutes![1] ? b : a), undefined)
   for (const w of sheet.works) {
     const clauseAt = (token: number) => {
       const at = w.scan.tokens[token]!.from

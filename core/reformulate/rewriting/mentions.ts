@@ -1,7 +1,7 @@
 import { isLine, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
-import { need } from '../../pantry/pantry'
+import { ingredientOf, need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'
 import { eggMention } from './eggs'
 import { drop, inList } from './edit'
@@ -238,7 +238,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   const creamed = [...sheet.changed].some(
     ([at, f]) =>
       f.kind === 'swapped' &&
-      /butter|margarine|shortening|spread/.test(at) &&
+      ingredientOf(at.split(':').at(-1)!)?.kind === 'fat' &&
       f.by.every((b) => /^oil-(?!coconut)|sauce|puree|yogurt|banana/.test(b.ingredient)),
   )
   if (!creamed) return
