@@ -237,7 +237,11 @@ function markFan(t: readonly Token[], heats: readonly Heat[]): void {
     const leads = next !== undefined && (next.from === k + 1 || (next.from === k + 2 && t[k + 1]?.word === 'air'))
     h.fan =
       h.scale !== 'gas' &&
-      (FAN.has(before) || (before === 'air' && /^(?:circulating|hot|circulated|recirculating)$/.test(b2)) || (before === 'forced' && b2 === '-') || (before === 'oven' && FAN.has(b2)) || (FAN.has(after) && !leads))
+      (FAN.has(before) ||
+        (before === 'air' && /^(?:circulating|hot|circulated|recirculating)$/.test(b2)) ||
+        (before === 'forced' && b2 === '-') ||
+        (before === 'oven' && FAN.has(b2)) ||
+        (FAN.has(after) && !leads))
   })
 }
 

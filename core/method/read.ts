@@ -164,7 +164,8 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
             return []
           }
           // "Drizzle the milk over", once the three milks are whisked together: what was made of them.
-          const gone = (l: { part: number; line: number }) => (used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0) >= 1
+          const gone = (l: { part: number; line: number }) =>
+            (used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0) >= 1
           if (here.length > 1 && !c.all && !c.rest && !c.share && c.mention.words.length === 1 && here.every((l) => l.score < 2 && gone(l)))
             return []
           const value = (l: { part: number; line: number; score: number }) => {

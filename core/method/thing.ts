@@ -230,7 +230,10 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
         const said = valueAt(t, m.from - 1)
         const wanted = plural && said && said.next === m.from ? said.value : undefined
         if (wanted)
-          lines = lines.map((l) => ({ ...l, score: l.score + (lines.filter((x) => x.part === l.part).length === wanted ? COUNTED : -COUNTED) }))
+          lines = lines.map((l) => ({
+            ...l,
+            score: l.score + (lines.filter((x) => x.part === l.part).length === wanted ? COUNTED : -COUNTED),
+          }))
         const before = t[m.from - 1]?.word ?? ''
         const over = t[m.from - 1]?.word === 'the' ? m.from - 2 : m.from - 1
         // "Sift over the flour": what is done over something is done to what follows.

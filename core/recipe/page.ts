@@ -348,7 +348,8 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
       for (const sentence of sentencesOf(c.text)) {
         // "Frosting: 8 oz cream cheese, ½ cup butter": a list of its own, under its own name.
         const labelled = /^\s*(?:for the |the )?(\p{L}[\p{L} ]{2,24}):\s+(?=[\d¼½¾⅓⅔⅛])/iu.exec(sentence)
-        const own = labelled && roleOf(labelled[1]!) ? build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && measured(l)) : []
+        const own =
+          labelled && roleOf(labelled[1]!) ? build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && measured(l)) : []
         if (own.length > 1) {
           const name = capital(labelled![1]!.trim())
           build.select(build.parts.find((p) => p.name.toLowerCase() === name.toLowerCase()) ?? build.open(name))
