@@ -98,12 +98,13 @@ export function handOver(changes: readonly Change[]): { handover: Handed[]; undo
   const source = gone.reduce((a, b) => (a.from >= b.from ? a : b)).ingredient
   const firmness = (m: Mass) => (m.tenderisers > 0 ? m.tougheners / m.tenderisers : Infinity)
   const tenderEnough = firmness(after) <= firmness(before) * 1.08
+  const masses = new Map(changes.map((c) => [c, { from: massOf([moved(c, c.from)]), to: massOf([moved(c, c.to)]) }]))
   for (const job of JOBS) {
-    const amountOf = (c: Change, grams: number) => jobOf[job](massOf([moved(c, grams)]), c.ingredient)
-    const left = gone.reduce((sum, c) => sum + amountOf(c, c.from), 0)
-    const whole = changes.reduce((sum, c) => sum + amountOf(c, c.from), 0)
+    const amountOf = (c: Change, at: 'from' | 'to') => jobOf[job](masses.get(c)![at], c.ingredient)
+    const left = gone.reduce((sum, c) => sum + amountOf(c, 'from'), 0)
+    const whole = changes.reduce((sum, c) => sum + amountOf(c, 'from'), 0)
     if (!(left > 0) || left < NEGLIGIBLE * whole) continue
-    const takers = grown.map((c) => ({ to: c.ingredient, amount: Math.max(0, amountOf(c, c.to) - amountOf(c, c.from)) }))
+    const takers = grown.map((c) => ({ to: c.ingredient, amount: Math.max(0, amountOf(c, 'to') - amountOf(c, 'from')) }))
     if (job === 'set' && before.tenderisers > 0)
       takers.push({ to: 'less-to-hold', amount: left * Math.max(0, 1 - after.tenderisers / before.tenderisers) })
     const brought = takers.reduce((sum, t) => sum + t.amount, 0)

@@ -1,4 +1,4 @@
-import { readMethod } from '../method/read'
+import { methodOf, readMethod } from '../method/read'
 import { followOven } from './rewriting/dials'
 import { stepsOf } from './rewriting/edit'
 import { placeFoam, retellFoams } from './rewriting/eggs'
@@ -16,7 +16,8 @@ export type { Rewriting, Step, StepRole } from './rewriting/sheet'
  * times and temperatures follow the oven. What is not touched comes back letter by letter.
  */
 export function rewriteMethod(r: Rewriting): Step[] {
-  const sheet = new Sheet(r, readMethod(r.recipe, r.region))
+  const own = (r.recipe.region ?? 'uk') === r.region
+  const sheet = new Sheet(r, own ? methodOf(r.recipe) : readMethod(r.recipe, r.region))
   sheet.resting = restWith(sheet)
   sheet.sodaAfter = ownRest(sheet)
   collectSchoolSteps(sheet)

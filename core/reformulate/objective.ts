@@ -63,6 +63,11 @@ export type Move = readonly [variable: number, grams: number]
 export class Tally {
   /** Of each row, with the amounts as they stand. */
   private readonly values: Float64Array
+  /** Of each variable, its coefficients down the rows. */
+  private readonly columns: readonly Float64Array[]
+  private readonly weights: Float64Array
+  /** 1 for an aim, which costs on both sides. */
+  private readonly both: Uint8Array
   private gas: { co2: number; acid: number; base: number }
   private own = 0
 
@@ -71,15 +76,19 @@ export class Tally {
     private readonly problem: Problem,
     readonly grams: Float64Array,
   ) {
-    this.values = Float64Array.from(problem.rows, (row) => {
+    const { rows, variables, profiles } = problem
+    this.weights = Float64Array.from(rows, (r) => r.weight)
+    this.both = Uint8Array.from(rows, (r) => (r.kind === 'aim' ? 1 : 0))
+    this.columns = variables.map((_, i) => Float64Array.from(rows, (r) => r.coefficients[i]!))
+    this.values = Float64Array.from(rows, (row) => {
       let value = row.constant
       for (let i = 0; i < row.coefficients.length; i++) value += row.coefficients[i]! * grams[i]!
       return value
     })
     const { co2, acid, base } = problem.fixed
     this.gas = { co2, acid, base }
-    problem.variables.forEach((v, i) => {
-      const p = problem.profiles[i]!
+    variables.forEach((v, i) => {
+      const p = profiles[i]!
       this.gas.co2 += p.co2 * grams[i]!
       this.gas.acid += p.acid * grams[i]!
       this.gas.base += p.base * grams[i]!
@@ -87,30 +96,36 @@ export class Tally {
     })
   }
 
-  /** The objective as it would be after some moves. */
-  costWith(moves: readonly Move[]): number {
-    const { rows, variables, profiles } = this.problem
+  /** The objective as it would be after one move, or two. */
+  costWith(first?: Move, second?: Move): number {
+    const { values, weights, both, gas } = this
     let cost = this.own
-    let { co2, acid, base } = this.gas
-    for (const [i, to] of moves) {
+    let { co2, acid, base } = gas
+    const step = (move: Move | undefined): number => {
+      if (!move) return 0
+      const [i, to] = move
       const by = to - this.grams[i]!
-      const p = profiles[i]!
+      const p = this.problem.profiles[i]!
       co2 += p.co2 * by
       acid += p.acid * by
       base += p.base * by
-      cost += costOfMove(variables[i]!, to) - costOfMove(variables[i]!, this.grams[i]!)
+      const v = this.problem.variables[i]!
+      cost += costOfMove(v, to) - costOfMove(v, this.grams[i]!)
+      return by
     }
-    for (let r = 0; r < rows.length; r++) {
-      const row = rows[r]!
-      let value = this.values[r]!
-      for (const [i, to] of moves) value += row.coefficients[i]! * (to - this.grams[i]!)
-      if (row.kind === 'aim' || value > 0) cost += row.weight * value * value
+    const a = step(first)
+    const b = step(second)
+    const x = first ? this.columns[first[0]]! : values
+    const y = second ? this.columns[second[0]]! : values
+    for (let r = 0; r < values.length; r++) {
+      const value = values[r]! + a * x[r]! + b * y[r]!
+      if (value > 0 || both[r]) cost += weights[r]! * value * value
     }
     return cost + costOfGas(this.problem, co2 + 0.5 * (base + Math.min(acid, base)))
   }
 
   put(moves: readonly Move[]): void {
-    const { rows, variables, profiles } = this.problem
+    const { variables, profiles } = this.problem
     for (const [i, to] of moves) {
       const by = to - this.grams[i]!
       const p = profiles[i]!
@@ -118,7 +133,8 @@ export class Tally {
       this.gas.acid += p.acid * by
       this.gas.base += p.base * by
       this.own += costOfMove(variables[i]!, to) - costOfMove(variables[i]!, this.grams[i]!)
-      for (let r = 0; r < rows.length; r++) this.values[r]! += rows[r]!.coefficients[i]! * by
+      const column = this.columns[i]!
+      for (let r = 0; r < column.length; r++) this.values[r]! += column[r]! * by
       this.grams[i] = to
     }
   }

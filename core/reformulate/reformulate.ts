@@ -198,12 +198,15 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
     !options.some(isNear)
   ) {
     const ways = solved.filter((s) => options.some((o, i) => i > 0 && o.mainSet === mainSetOf(s.combination))).slice(0, NEAR_TRIES)
-    const held = ways.flatMap((s) => {
+    let best: (Option & { mainSet: string }) | undefined
+    for (const s of ways) {
       const found = work(s.combination, true)
       const near = found && worded(found)
-      return near && !near.findings.some((f) => f.severity === 'fault') ? [{ ...near, mainSet: mainSetOf(s.combination) }] : []
-    })
-    const best = held.find((o) => o.findings.every((f) => f.severity === 'note')) ?? held[0]
+      if (!near || near.findings.some((f) => f.severity === 'fault')) continue
+      const sound = near.findings.every((f) => f.severity === 'note')
+      if (sound || !best) best = { ...near, mainSet: mainSetOf(s.combination) }
+      if (sound) break
+    }
     if (best) {
       options.splice(
         options.findIndex((o, i) => i > 0 && o.mainSet === best.mainSet),

@@ -92,11 +92,11 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
       return wanted > 0 ? sum + ((of(i) - wanted) / (0.2 * wanted)) ** 2 : sum
     }, 0)
   }
-  let best = tally.costWith([]) + fuss + tieCost([])
+  let best = tally.costWith() + fuss + tieCost([])
   const tryMoves = (moves: [number, Measured][]): boolean => {
     const put = moves.map(([i, m]) => [i, m.grams] as const)
     const fussNow = moves.reduce((sum, [i, m]) => sum + (m.fuss - chosen.get(i)!.fuss) * FUSS_COST, fuss)
-    const now = tally.costWith(put) + fussNow + tieCost(moves)
+    const now = tally.costWith(put[0], put[1]) + fussNow + (ties.length ? tieCost(moves) : 0)
     if (now >= best - 1e-9) return false
     best = now
     fuss = fussNow
@@ -114,15 +114,17 @@ export function roundToKitchen(problem: Problem, optimum: Float64Array, measures
       for (const { i } of free)
         for (const { i: j } of free) {
           if (j <= i) continue
-          for (const m of menus.get(i)!.slice(0, 3))
-            for (const k of menus.get(j)!.slice(0, 3))
-              if (
-                tryMoves([
-                  [i, m],
-                  [j, k],
-                ])
-              )
-                moved = true
+          // What does not move is a single exchange, and those are done.
+          for (const m of menus.get(i)!.slice(0, 3)) {
+            if (m.grams === grams[i]) continue
+            for (const k of menus.get(j)!.slice(0, 3)) {
+              const pair: [number, Measured][] = [
+                [i, m],
+                [j, k],
+              ]
+              if (k.grams !== grams[j] && tryMoves(pair)) moved = true
+            }
+          }
         }
     }
     if (!moved && pass > 0) break

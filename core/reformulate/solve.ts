@@ -15,19 +15,28 @@ const RIDGE = 1e-6
  */
 export function solve(problem: Problem, pinned: ReadonlyMap<number, number> = new Map()): Float64Array | undefined {
   // Without soda there is nothing to meet.
-  if (!problem.profiles.some((p) => p.base > 0)) return solveWith(problem, pinned, 'base')
-  const relaxed = solveWith(problem, pinned, 'free')
-  if (!relaxed || !problem.gas) return relaxed
+  if (!problem.profiles.some((p) => p.base > 0)) return solveWith(problem, pinned, 'base')?.grams
+  const free = solveWith(problem, pinned, 'free')
+  if (!free || !problem.gas) return free?.grams
+  const relaxed = free.grams
+  const meets = (key: 'acid' | 'base') => problem.profiles.reduce((sum, p, i) => sum + p[key] * relaxed[i]!, problem.fixed[key])
+  // Where the helper is as large as it may be, no oven grants more: that is the optimum.
+  if (free.met >= Math.min(meets('acid'), meets('base')) - MET_WITHIN) return relaxed
   // The helper may stay below min(acid, base) where less gas is wanted, which no oven grants. Then the side that
   // is scarcer counts in full: both ways of saying so are linear, and the cheaper of the two is the answer.
-  const answers = [relaxed, solveWith(problem, pinned, 'acid'), solveWith(problem, pinned, 'base')].filter((x) => x !== undefined)
+  const answers = [relaxed, solveWith(problem, pinned, 'acid')?.grams, solveWith(problem, pinned, 'base')?.grams].filter(
+    (x) => x !== undefined,
+  )
   return answers.reduce((best, x) => (objective(problem, x) < objective(problem, best) ? x : best))
 }
 
 /** What of soda and acid is taken to be met: as much as the programme likes, all the acid, or all the soda. */
 type Met = 'free' | 'acid' | 'base'
 
-function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: Met): Float64Array | undefined {
+/** Soda and acid that meet are known this well, mmol. */
+const MET_WITHIN = 0.02
+
+function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: Met): { grams: Float64Array; met: number } | undefined {
   const { variables, rows, gas } = problem
   const indexOf = new Map(variables.map((v, i) => [v.key, i]))
   // Columns: free, untied variables; tied ones ride on their leader.
@@ -57,7 +66,7 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
   const gasAt = gas ? slackFrom + byKey.size : -1
   const gasSlack = gas?.band ? gasAt + 1 : -1
   const n = slackFrom + byKey.size + (gas ? 1 : 0) + (gasSlack >= 0 ? 1 : 0)
-  if (columns === 0) return settled
+  if (columns === 0) return { grams: settled, met: Infinity }
 
   const D: number[][] = Array.from({ length: n + 1 }, () => new Array<number>(n + 1).fill(0))
   const d = new Array<number>(n + 1).fill(0)
@@ -152,5 +161,5 @@ function solveWith(problem: Problem, pinned: ReadonlyMap<number, number>, met: M
   const grams = new Float64Array(variables.length)
   for (let i = 0; i < variables.length; i++)
     grams[i] = column[i]! >= 0 ? Math.max(0, result.solution[column[i]! + 1]! * ratio[i]! + offset[i]!) : settled[i]!
-  return grams
+  return { grams, met: gas && met === 'free' ? result.solution[gasAt + 1]! : Infinity }
 }

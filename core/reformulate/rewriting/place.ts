@@ -1,5 +1,5 @@
 import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
-import { scan } from '../../language/item'
+import { scanned } from './scanned'
 import { sentencesOf } from '../../method/sentence'
 import { capital } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
@@ -249,9 +249,13 @@ function insert(sheet: Sheet, at: Place, p: { text: string; why: string; role: S
 
 /** The last look: everything new is named, and everything that stayed and was named still is. */
 export function missing(sheet: Sheet, steps: readonly Step[]): OptionLine[] {
-  const told = (id: string, texts: readonly string[]) =>
-    texts.some((s) => scan(s, sheet.r.region).mentions.some((m) => m.id === id) || s.toLowerCase().includes(sheet.name(id).toLowerCase()))
-  const now = steps.map((s) => s.text)
+  const read = (texts: readonly string[]) => ({
+    words: texts.join('\n').toLowerCase(),
+    ids: new Set(texts.flatMap((s) => scanned(s, sheet.r.region).mentions.map((m) => m.id))),
+  })
+  const told = (id: string, { words, ids }: ReturnType<typeof read>) => ids.has(id) || words.includes(sheet.name(id).toLowerCase())
+  const now = read(steps.map((s) => s.text))
+  const before = read(sheet.r.recipe.method)
   return sheet.r.lines.filter(
     (l, i, all) =>
       l.to > 0 &&
@@ -259,7 +263,7 @@ export function missing(sheet: Sheet, steps: readonly Step[]): OptionLine[] {
       all.findIndex((x) => x.ingredient === l.ingredient) === i &&
       !told(l.ingredient, now) &&
       (l.status === 'added'
-        ? !['flour', 'starch'].includes(need(l.ingredient).kind) || !/\bflours?\b/i.test(now.join(' '))
-        : told(l.ingredient, sheet.r.recipe.method)),
+        ? !['flour', 'starch'].includes(need(l.ingredient).kind) || !/\bflours?\b/.test(now.words)
+        : told(l.ingredient, before)),
   )
 }

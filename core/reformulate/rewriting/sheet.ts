@@ -1,5 +1,6 @@
 import type { Mention } from '../../language/name'
-import { scan, type Scan } from '../../language/item'
+import type { Scan } from '../../language/item'
+import { scanned } from './scanned'
 import type { Region } from '../../measure/region'
 import { isLine, type Act, type Clause, type LineThing, type Method } from '../../method/step'
 import type { TextEdit } from '../../method/text'
@@ -144,7 +145,7 @@ export class Sheet {
     )
     this.works = model.steps.map((s) => ({
       text: s.text,
-      scan: scan(s.text, r.region),
+      scan: scanned(s.text, r.region),
       clauses: s.clauses,
       edits: [],
       why: new Set(),
