@@ -102,15 +102,17 @@ export function pureeShare(doses: readonly Dose[], total: number): number {
   return puree / total
 }
 
+/** Whether yeast raises some doses. */
+export const isYeasted = (doses: readonly Dose[]): boolean => doses.some((d) => d.ingredient.startsWith('yeast') && d.grams > 0)
+
 /** Shares that a mix is judged with: purée and whole pieces of its weight, grits of its flour. */
-export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): { puree: number; pieces: number; grits: number; fruit: number } {
+export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): { puree: number; pieces: number; grits: number; yeasted: boolean } {
   const { total, flour } = mix.mass
   const pieces = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.inclusion ? sum + d.grams : sum), 0)
-  const fruit = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.kind === 'fruit' ? sum + d.grams : sum), 0)
   return {
     puree: pureeShare(mix.doses, total),
     pieces: total ? pieces / total : 0,
-    fruit: total ? fruit / total : 0,
+    yeasted: isYeasted(mix.doses),
     grits: flour ? mix.kinds.grits / flour : 0,
   }
 }

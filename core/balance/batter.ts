@@ -50,9 +50,15 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
     if (p.role !== 'batter') return
     const here = clauses
     // The tin is filled with batter once something was mixed; what lies there before lies under it.
-    const mixed = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && x.part === part && isDry(p, x.line)))
+    // "Beat the remaining ingredients": what no clause names goes in there.
+    const rest = here.findIndex((c) => c.part === part && c.things.some((x) => isGroup(x) && (x.group === 'rest' || x.group === 'all')))
+    const usedBy = p.lines.map((_, index) => {
+      const named = here.findIndex((c) => c.things.some((x) => isLine(x) && x.part === part && x.line === index))
+      return named >= 0 ? named : rest
+    })
+    const first = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && x.part === part && isDry(p, x.line)))
+    const mixed = first >= 0 ? first : rest
     if (mixed < 0) return
-    const usedBy = p.lines.map((_, index) => here.findIndex((c) => c.things.some((x) => isLine(x) && x.part === part && x.line === index)))
     const complete = (i: number) => {
       const known = p.lines.flatMap((l, index) =>
         l.ingredient && usedBy[index]! >= 0 ? [{ flour: /^flour|^cake-mix|^semolina/.test(l.ingredient), at: usedBy[index]! }] : [],
@@ -63,12 +69,18 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
     const filled = here.findIndex((c, i) => i > mixed && c.act === 'fill-tin' && complete(i))
     const end = filled >= 0 ? filled : baked
     if (end < 0) return
+    // "Melt the butter in a 9 in pan, sprinkle sugar over it", before anything is mixed: it lies under the batter.
+    const laid = here.findIndex(
+      (c, i) => i < mixed && c.tin && c.act !== 'ready-tin' && c.act !== 'heat-oven' && c.things.some((x) => isLine(x) && x.part === part),
+    )
+    const begun = here.findIndex((c, i) => i > laid && (i === mixed || ['cream', 'foam', 'rub-in', 'heat-oven'].includes(c.act)))
     p.lines.forEach((line, index) => {
       // What raises is never beside. Eggs on top are a meringue's, whose part a page mostly names; in a list of its own they are the batter's.
       if (!line.ingredient || /^egg-|^baking-|^yeast|^cream-of-tartar/.test(line.ingredient)) return
       const uses = here.flatMap((c, i) => (c.things.some((x) => isLine(x) && x.part === part && x.line === index) ? [{ c, i }] : []))
       if (!uses.length) return
       const into = uses.some(({ c, i }) => {
+        if (laid >= 0 && i >= laid && i < begun) return false
         if (i < end) return c.act !== 'ready-tin' && (c.act !== 'fill-tin' || i > mixed)
         if (NOT_INTO.has(c.act) || c.act === 'fill-tin') return false
         // The water of a bath, the salt of a pot: not told to go over anything.

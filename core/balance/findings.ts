@@ -114,7 +114,8 @@ export interface Judged {
   /** Shares of its weight: purée, which carries water without thinning; whole pieces, which lie in it; grits on its flour. */
   puree?: number
   pieces?: number
-  fruit?: number
+  /** Yeast raises it. */
+  yeasted?: boolean
   /** It fits no kind of cake that the model knows. */
   unusual?: boolean
   grits?: number
@@ -164,13 +165,14 @@ export function findingsOf(mix: Judged): Finding[] {
     if (family === 'pastry' && severity === 'fault') severity = 'caution'
     // A mug of batter and a loaf of coconut flour follow no band: physics alone judges them.
     if (mix.unusual && severity === 'caution' && judged.far < FAR) severity = 'note'
+    if (signs.mug && severity === 'caution') severity = 'note'
     if (signs.unbaked && key === 'setting') continue
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
     if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
       severity = signs.allInOne ? 'note' : severity
     if (key === 'lift' && side === 'high' && value <= SPENT_LIFT && signs.sodaSpent) severity = 'note'
     // Sugar acts by how strong it is in the water: what fruit brings is much for the flour, and no fault where it is not strong.
-    if (key === 'sugarPct' && side === 'high' && severity === 'caution' && (mix.fruit ?? 0) > FRUITY) {
+    if (key === 'sugarPct' && side === 'high' && severity === 'caution' && (mix.puree ?? 0) > FRUITY) {
       const strength = grade(metrics.sugarConcentration ?? 0, 'sugarConcentration', members)
       if (!strength || strength.side === 'low') severity = 'note'
     }
@@ -178,6 +180,11 @@ export function findingsOf(mix: Judged): Finding[] {
     if (says) add(says[0], severity, key, says[1])
   }
   if (!isCake(family)) return found
+  // Yeast lifts by itself, and dough is meant to be dry and lean beside a cake.
+  if (mix.yeasted) {
+    for (const f of found) if (f.severity !== 'note') f.severity = 'note'
+    return found.filter((f) => f.code !== 'under-leavened')
+  }
 
   // Gluten alone holds no more sugar than its own flour: without egg a crumb so sweet sets too late to stand.
   if (

@@ -128,4 +128,26 @@ describe('a recipe baked along', () => {
     expect(steps.flatMap((s) => s.uses).some((u) => u.id.startsWith('1.'))).toBe(false)
     expect(steps.slice(made).flatMap((s) => s.uses.map((u) => u.ingredient))).toContain('sugar-icing')
   })
+
+  it('what one line is dissolved in goes along with it', () => {
+    const icing =
+      'Loaf\n150 g soft butter\n150 g sugar\n3 eggs\n150 g self-raising flour\nFor the icing: 75 g soft butter, 150 g icing sugar, 2 tsp instant espresso dissolved in 2 tsp hot water\n\nMethod\nBeat the butter, sugar, eggs and flour. Bake for 50 minutes. Cool.\nBeat the butter and icing sugar for the icing with the coffee. Spread over the cake.'
+    expect(names(icing, /icing with the coffee/)).toContain('hot water')
+  })
+
+  it('“make a dough” uses what is for it, and yeast is no failed cake', () => {
+    const bun =
+      'Tray bun\nDough: 500 g flour, 7 g dried yeast, 250 ml milk, 75 g sugar, 75 g butter, 1 egg\nTopping: 100 g butter, 100 g sugar, 100 g flaked almonds\n\nMethod\nKnead a dough, let it rise 45 min. Roll out on a tray.\nHeat the butter and sugar, stir in the almonds, spread on the dough. Bake at 200 C for 25 min.'
+    expect(names(bun, /Knead/)).toEqual(['flour', 'dried yeast', 'milk', 'sugar', 'butter', 'egg'])
+    expect(answer('balance', { text: bun, region: 'uk' }).findings.filter((f) => f.severity !== 'note')).toEqual([])
+    const vegan = answer('reformulate', { text: bun, region: 'uk', goals: ['eggless'] }).options[0]!
+    expect(vegan.lines.filter((l) => /^baking-/.test(l.ingredient) && l.to > 0)).toEqual([])
+  })
+
+  it('what is served warm does not wait until it is cold', () => {
+    const mug =
+      'Mug cake\n4 tbsp self-raising flour\n4 tbsp sugar\n1 egg\n3 tbsp milk\n3 tbsp oil\n\nMethod\nMix all the dry ingredients in a mug. Add the egg, milk and oil. Microwave for 3 minutes. Eat warm.'
+    expect(counter(mug).steps.map((s) => s.kind)).not.toContain('cool')
+    expect(names(mug, /dry/)).toContain('sugar')
+  })
 })

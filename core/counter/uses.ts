@@ -29,6 +29,8 @@ export interface Sentence {
 
 const DRY: readonly Kind[] = ['flour', 'starch', 'cocoa', 'leavener', 'binder', 'salt', 'mix']
 /** Sugar dissolves, so bakers count it with what is wet. */
+/** What takes one line up in another. */
+const TAKEN_UP = /\b(?:dissolved|mixed|blended|soaked|stirred|slaked|beaten) (?:in|into|with)\b/i
 const WET: readonly Kind[] = ['water', 'dairy', 'plant-dairy', 'egg', 'acid', 'syrup', 'sugar', 'flavour']
 /** What a method calls several lines at once. */
 const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
@@ -70,6 +72,10 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
     )
     for (const c of s.clauses)
       for (const g of c.things.filter(isGroup)) {
+        // Where nothing is called wet, sugar is one of the dry things.
+        const sweet =
+          g.group === 'dry' &&
+          !sentences.some((x) => x.clauses.some((y) => y.part === c.part && y.things.some((t) => isGroup(t) && t.group === 'wet')))
         const later = sentences.slice(n + 1).flatMap(linesOf)
         give(
           n,
@@ -77,7 +83,7 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
             (o) =>
               open.has(o) &&
               o.part === c.part &&
-              GROUPED[g.group](ingredientOf(o.line.ingredient)) &&
+              (GROUPED[g.group](ingredientOf(o.line.ingredient)) || (sweet && ingredientOf(o.line.ingredient)?.kind === 'sugar')) &&
               !later.some((t) => t.part === o.part && t.line === o.at),
           ),
         )
@@ -87,14 +93,20 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
   for (const o of [...open]) {
     // What the method forgets of the dry things goes in with the flour.
     const dry = DRY.includes(ingredientOf(o.line.ingredient)?.kind ?? 'finish') || o.line.ingredient === 'spice'
+    // "espresso dissolved in hot water": the water goes with it.
+    const before = o.at > 0 ? recipe.parts[o.part]!.lines[o.at - 1]! : undefined
+    const along =
+      before && before.text === o.line.text && TAKEN_UP.test(o.line.text)
+        ? found.findIndex((uses) => uses.some((u) => u.part === o.part && u.at === o.at - 1))
+        : -1
     const flour = dry
       ? found.findIndex((uses) => uses.some((u) => u.part === o.part && ingredientOf(u.line.ingredient)?.kind === 'flour'))
       : -1
     const same = found.findLastIndex((uses, n) => sentences[n]!.mixes && uses.some((u) => u.part === o.part))
-    const before = !AFTER.includes(o.role) && o.role !== 'filling' && o.role !== 'soak'
-    const mixing = sentences.findLastIndex((s) => s.mixes && s.baked === !before)
-    const any = sentences.findLastIndex((s) => s.baked === !before)
-    const at = [flour, same, mixing, any, sentences.length - 1].find((n) => n >= 0)
+    const early = !AFTER.includes(o.role) && o.role !== 'filling' && o.role !== 'soak'
+    const mixing = sentences.findLastIndex((s) => s.mixes && s.baked === !early)
+    const any = sentences.findLastIndex((s) => s.baked === !early)
+    const at = [along, flour, same, mixing, any, sentences.length - 1].find((n) => n >= 0)
     if (at !== undefined) give(at, [o])
   }
   return found.map((uses) =>

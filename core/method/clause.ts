@@ -117,6 +117,13 @@ function isVerb(
       next !== undefined &&
       (DETERMINERS.has(next.word) ||
         (WHIPPED.has(token.word) && t[i - 1]?.word !== 'and' && /^(?:with|until|till|together)$/.test(next.word)))
+    // "and butter and line a tin"
+    const greases =
+      /^(?:butter|oil|flour)$/.test(token.word) &&
+      /^(?:and|&)$/.test(next?.word ?? '') &&
+      /^(?:line|flour|dust|grease|paper|sugar|base)$/.test(t[i + 2]?.word ?? '') &&
+      !/^(?:mix|stir|beat|cream|rub)$/.test(t[i - 2]?.word ?? '')
+    if (greases) return { verb: base.verb, gerund: false }
     const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
     return determined || opens ? { verb: base.verb, gerund: false } : undefined
   }

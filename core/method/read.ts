@@ -170,6 +170,8 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
             return []
           const value = (l: { part: number; line: number; score: number }) => {
             const before = used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0
+            // "Arrange the rings over the sugar": over what is there already.
+            if (c.target && c.mention.words.length === 1) return l.score + (before === 0 ? 0 : UNUSED)
             return l.score + (before === 0 ? UNUSED : c.rest || c.share || before < 1 ? USED_AGAIN - 0.6 : c.target ? -0.2 : USED)
           }
           const sorted = [...here].sort((a, b) => value(b) - value(a))
@@ -180,6 +182,11 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           for (const l of picks) used.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })
+        // "Knead a dough": all that is for it goes in.
+        if (d.groups.some((g) => g.group === 'all' || g.group === 'rest')) {
+          used ??= new Map(state.used)
+          for (let line = 0; line < (recipe.parts[part]?.lines.length ?? 0); line++) used.set(key(part, line), 1)
+        }
         next.push({ part, used: used ?? state.used, score, picks: [...state.picks, { part, lines }] })
       }
     }

@@ -152,9 +152,9 @@ export function mended(text: string, original: string): string {
   let out = text
     .replace(/\s+([,.;:!?])/g, '$1')
     .replace(/([,;])\s*(?=[,;.!?])/g, '')
-    .replace(/\b(and|then|or)\s+(?=(?:and|then)\b)/gi, '')
+    .replace(/\b(?:and|or)\s+(?=and\b)|\bthen\s+(?=(?:and|then)\b)/gi, '')
     .replace(/\b(?:and|then|with)\s*(?=[.;!?]|$)/gi, '')
-    .replace(/([.;:!?])\s*(?:and|then|,)\s+/gi, '$1 ')
+    .replace(/([.;:!?])\s*(?:and|then|,)\s+/gi, (all: string, mark: string) => (original.includes(all) ? all : `${mark} `))
     .replace(/^\s*(?:and|then|,|;)\s+/i, '')
     .replace(/\bthe the\b/gi, 'the')
     .replace(/\b(a|an) (?=(?:a|an|the)\b)/gi, '')

@@ -247,7 +247,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
 const GROUPS: readonly (readonly [Group, RegExp])[] = [
   [
     'rest',
-    /\b(?:remaining|rest of (?:the )?|other|everything else|all other)(?: \w+)? (?:ingredients?|things|items)\b|\beverything else\b|\ball the rest\b|\bremaining ingredients?\b/,
+    /\b(?:remaining|rest of (?:the )?|other|everything else|all other)(?: \w+)? (?:ingredients?\b|ingreds?\b\.?|things\b|items\b)|\beverything else\b|\ball the rest\b|\bremaining (?:ingredients?\b|ingreds?\b\.?)/,
   ],
   [
     'dry',
@@ -256,7 +256,7 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b/],
   [
     'all',
-    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|\b\w+ ingredients\b/,
+    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|\b\w+ ingredients\b|^\W*(?:first |then |and )?(?:knead|make|prepare|mix up|stir up) (?:up )?(?:a|an|your) (?:\w+ ){0,2}?(?:dough|batter|pastry|crumble|streusel|paste|icing|glaze|syrup|custard)\b/,
   ],
 ]
 

@@ -128,7 +128,10 @@ export function featuresOf(row: Row): Features {
     numbering,
     words: words.length,
     verbs: words.filter((w) => VERBS.has(w.word) && !WEAK_VERBS.has(w.word) && !/ly$/.test(w.word)).length,
-    verbFirst: (VERBS.has(first) && !named) || (/ly$/.test(first) && VERBS.has(own[1]?.word ?? '')),
+    // "Sliced almonds for topping" is a thing as it is prepared.
+    verbFirst:
+      (VERBS.has(first) && !named && !(/(?:[^e]ed|en)$/.test(first) && s.mentions.length > 0 && !/[.!?]$/.test(text))) ||
+      (/ly$/.test(first) && VERBS.has(own[1]?.word ?? '')),
     purpose: units.length > 0 && /^(?:to|for)\b[^:.,;]{2,28}[:–]\s*(?:about |ca )?[\d½¼¾⅓⅔a]/i.test(text) && words.length < 60,
     amountFirst: m !== undefined && m.from <= 1,
     amountFirstBehindNumber: (behind.measures[0]?.from ?? 9) <= 1,

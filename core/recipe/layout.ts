@@ -77,7 +77,8 @@ function joinAmounts(rows: readonly Row[]): Row[] {
 function partHeads(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
     const m = HEADED.exec(r.text) ?? NEEDED.exec(r.text)
-    if (!m || /\d|time/i.test(m[1]!)) return [r]
+    // "Preparation: 15 minutes" tells how long it takes.
+    if (!m || /\d|time/i.test(m[1]!) || /^\d+\s*(?:-\s*\d+\s*)?(?:min|hour|hr)/i.test(m[2]!)) return [r]
     return [row(`${m[1]}:`, r.source, r.gap), row(m[2]!, r.source, 0)]
   })
 }
@@ -142,6 +143,9 @@ function readFormulas(rows: readonly Row[]): Row[] {
 
 /** What strings several things on one row, with room around it. */
 const STRUNG = /\s+(?:\/\/|\|\||·|•)\s+/
+/** The same with single bars, where there are more of them than a table has columns. */
+const BARS = /\s+\|\s+/
+const LEAST_BARRED = 3
 /** "[dry] …": what the things of a row go under. */
 const LABELLED = /^\[([\p{L}][\p{L} ]{1,22})\]\s+(?=\S)/u
 
@@ -149,11 +153,16 @@ const LABELLED = /^\[([\p{L}][\p{L} ]{1,22})\]\s+(?=\S)/u
 function unstrung(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
     const label = LABELLED.exec(r.text)
-    const pieces = r.text.slice(label?.[0].length ?? 0).split(STRUNG)
-    const whole = pieces.every((x) => {
-      const s = scan(x)
-      return s.measures.length > 0 && s.mentions.length > 0
-    })
+    const text = r.text.slice(label?.[0].length ?? 0)
+    const barred = text.split(BARS)
+    const byBars = barred.length >= LEAST_BARRED && barred.every((x) => /^\W*[\d½¼¾⅓⅔⅛]/.test(x))
+    const pieces = byBars ? barred : text.split(STRUNG)
+    const whole =
+      byBars ||
+      pieces.every((x) => {
+        const s = scan(x)
+        return s.measures.length > 0 && s.mentions.length > 0
+      })
     if (!whole || (pieces.length < 2 && !label)) return [r]
     return [...(label ? [row(`${label[1]}:`, r.source, r.gap)] : []), ...pieces.map((x, i) => row(x, r.source, i || label ? 0 : r.gap))]
   })

@@ -246,6 +246,25 @@ Whole eggs        100     900
     expect(grams(box).Frosting).toEqual({ 'cream-cheese': 225, 'butter-unsalted': 115, 'sugar-icing': 350 })
   })
 
+  it('a row between bars is as many rows, and what nobody knows is asked for', () => {
+    const row =
+      'Stout cake\n250ml Blackwater | 250g unsalted butter | 75g cocoa | 400g caster sugar | 275g plain flour\n\nMelt, mix and bake.'
+    const { recipe, questions } = readGiven(row, 'uk')
+    expect(recipe.parts[0]!.lines.map((l) => [l.ingredient, Math.round(l.grams.best)])).toEqual([
+      [null, 200],
+      ['butter-unsalted', 250],
+      ['cocoa-natural', 75],
+      ['sugar-white', 400],
+      ['flour-plain', 275],
+    ])
+    expect(questions.map((q) => q.message).join(' ')).toMatch(/Blackwater/)
+  })
+
+  it('how long it takes to prepare is no step', () => {
+    const loaf = 'Loaf\nPreparation: 15 minutes, baking 50 minutes\n200 g flour\n200 g butter\n\nBeat the butter, add the flour. Bake.'
+    expect(readGiven(loaf, 'uk').recipe.method.join(' ')).not.toMatch(/15 minutes/)
+  })
+
   it('a bracket with the size of the tin heads nothing', () => {
     expect(
       Object.keys(

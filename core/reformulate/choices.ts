@@ -76,7 +76,9 @@ export function slotsOf(
   const open = (key: string, choices: Choice[]) => choices.length && slots.push({ key, choices })
 
   if (eggsGo) {
-    const schools = wanted(SCHOOLS.filter((x) => (!x.raisedOnly || RAISED.includes(family)) && !x.notFor?.includes(family)))
+    const schools = wanted(
+      SCHOOLS.filter((x) => (!x.raisedOnly || RAISED.includes(family)) && !x.notFor?.includes(family) && !(x.foams && s.signs.mug)),
+    )
     if (schools.length)
       open(
         'egg',

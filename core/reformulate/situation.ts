@@ -1,4 +1,4 @@
-import { familiesOf, isCakeLike, mainMix, type Mix } from '../balance/balance'
+import { familiesOf, isCakeLike, isYeasted, mainMix, type Mix } from '../balance/balance'
 import { battersOf, besideTheBatter } from '../balance/batter'
 import type { CakeFamily, Family } from '../balance/families'
 import { methodSigns, type MethodSigns } from '../balance/method'
@@ -36,6 +36,8 @@ export interface Situation {
   whole: { mix: Mix; metrics: Metrics }
   /** Lift by the sea, where recipes are written. */
   seaLift: number | undefined
+  /** Yeast raises it: no powder and no soda takes its place. */
+  yeasted: boolean
   /** Shell-free egg in the batter, g; dried egg counted as made up with water. */
   eggGrams: number
 }
@@ -86,7 +88,18 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0
   const eggGrams = eggGramsOf(places.filter((p) => p.main))
   const metrics = metricsOf(mix.mass, family, altitudeM)
   const whole = { mix: together, metrics: metricsOf(together.mass, family, altitudeM) }
-  return { recipe, signs, places, mix, family, metrics, whole, seaLift: metricsOf(mix.mass, family).lift, eggGrams }
+  return {
+    recipe,
+    signs,
+    places,
+    mix,
+    family,
+    metrics,
+    whole,
+    yeasted: isYeasted(mix.doses),
+    seaLift: metricsOf(mix.mass, family).lift,
+    eggGrams,
+  }
 }
 
 /** Gas per 100 g of flour below which a bar hardly rises, mmol: about half a teaspoon of powder to a cup. */
@@ -99,7 +112,14 @@ const DENSE_SUGAR = 110
  *
  * A brownie or blondie stays one: no foam held it up, and it stands on its sugar and fat as it cools.
  */
-export function withoutEgg({ family, signs, seaLift, metrics }: Pick<Situation, 'family' | 'signs' | 'seaLift' | 'metrics'>): Family {
+export function withoutEgg({
+  family,
+  signs,
+  seaLift,
+  metrics,
+  yeasted,
+}: Pick<Situation, 'family' | 'signs' | 'seaLift' | 'metrics' | 'yeasted'>): Family {
+  if (yeasted) return family
   if (signs.bar && !signs.whipped && (seaLift ?? 0) < DENSE_LIFT && (metrics.sugarPct ?? 0) > DENSE_SUGAR) return family
   return ['pound', 'butter-layer', 'high-ratio', 'oil-layer', 'loaf', 'foam'].includes(family) ? 'eggless-raised' : family
 }

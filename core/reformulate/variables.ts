@@ -260,14 +260,14 @@ export function draft(
       }
     }
     const soda = firstAllowed(['baking-soda'], rules)
-    if (school.soda && soda) {
+    if (school.soda && soda && !situation.yeasted) {
       // Soda to meet the acid that the school brings; where it brings none, what its followers use (0.8 % of flour).
       const meets = acid > 2 ? acid / 11.9 : flour * 0.008
       bring(soda, acid > 2 ? meets * 0.4 : 0, meets * 0.85, meets * 1.3 + flour * 0.002, Math.max(0.5, meets * 0.4), eggs, [
         { code: 'lift', message: 'meets the acid and gives the lift that the eggs gave' },
       ])
     }
-    if (school.acid && school.soda) {
+    if (school.acid && school.soda && !situation.yeasted) {
       const sour = firstAllowed(['vinegar', 'lemon-juice'], rules)
       if (sour)
         bring(sour, flour * 0.03, flour * 0.05, flour * 0.13, Math.max(4, flour * 0.05), eggs, [

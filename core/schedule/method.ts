@@ -1,5 +1,6 @@
 import { methodSigns } from '../balance/method'
 import { methodOf } from '../method/read'
+import { baseOf } from '../method/lexicon'
 import { isAside, type Signs } from '../method/signs'
 import type { Act, Clause } from '../method/step'
 import { capital } from '../method/text'
@@ -227,7 +228,8 @@ class Planner {
       this.recipe.parts.some((p) => p.role === 'batter')
     )
       this.bake('bake', { step: -1, acts: ['bake'], clauses: [], label: `Bake at ${this.ovens[0]?.celsius ?? 180} °C` }, [])
-    if (this.baked && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
+    const eatenWarm = methodOf(this.recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
+    if (this.baked && !eatenWarm && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
     this.soften()
     this.finishing()
     return this.list
@@ -486,7 +488,10 @@ const tidy = (text: string): string =>
   )
 
 /** "before turning out" is, by itself, to turn out. */
-const ordered = (label: string, verb: string): string => (verb ? label.replace(/^\p{L}+ing\b/u, capital(verb)) : label)
+const ordered = (label: string, verb: string): string => {
+  const first = /^\p{L}+ing\b/u.exec(label)?.[0]
+  return first && verb && baseOf(first.toLowerCase())?.verb === verb ? capital(verb) + label.slice(first.length) : label
+}
 
 /** A bake in its own words; one told in stages, or by its fire, in a line that says how long each takes. */
 function bakeLabel(task: Task): string {
