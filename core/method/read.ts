@@ -36,6 +36,9 @@ const OTHER_PART = -2.2
 const BEGINS_ELSEWHERE = -1.4
 const CUED = 6
 
+/** Words for all that is in a part of which all has gone in. */
+const NOTHING_LEFT = 2.5
+
 interface State {
   part: number
   used: ReadonlyMap<string, number>
@@ -151,9 +154,12 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
     const next: State[] = []
     for (const state of beam) {
       const named = d.candidates.some((c) => c.lines.length)
+      const grouped = d.groups.some((g) => g.group === 'all' || g.group === 'rest')
       for (let part = 0; part < Math.max(1, parts); part++) {
-        if (part !== state.part && !named && d.cue !== part) continue
+        if (part !== state.part && !named && !grouped && d.cue !== part) continue
         let score = state.score
+        // "Put all the ingredients in a bowl": of the part that has some left.
+        if (grouped && !recipe.parts[part]?.lines.some((l, line) => l.ingredient && !state.used.has(key(part, line)))) score -= NOTHING_LEFT
         if (part !== state.part) score += part === state.part + 1 ? NEXT_PART : OTHER_PART
         if (d.cue !== undefined) score += d.cue === part ? CUED : 0
         let used: Map<string, number> | undefined
@@ -183,7 +189,7 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })
         // "Knead a dough": all that is for it goes in.
-        if (d.groups.some((g) => g.group === 'all' || g.group === 'rest')) {
+        if (grouped) {
           used ??= new Map(state.used)
           for (let line = 0; line < (recipe.parts[part]?.lines.length ?? 0); line++) used.set(key(part, line), 1)
         }

@@ -45,7 +45,7 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   yolk: (id) => id === 'egg-yolk',
   nut: (id, kind) => kind === 'nut' && !/coconut|seed/.test(id),
   almond: (id) => /almond/.test(id) && !/milk|butter|extract/.test(id),
-  fruit: (id, kind) => kind === 'fruit' || /^dried|raisin|peel/.test(id),
+  fruit: (id, kind) => kind === 'fruit' || /^dried|\braisins?\b|peel/.test(id),
   berry: (id) => /berries|cherries/.test(id),
   cherry: (id) => /cherr/.test(id),
   syrup: (id, kind) => kind === 'syrup' || id === 'sugar-syrup',
