@@ -125,6 +125,8 @@ export interface Judged {
 const GRITTY = 0.4
 /** From this share of fruit on its sugar counts beside the baker's. */
 const FRUITY = 0.15
+/** Sugar to whites: classic meringues have 1.5 to 2. */
+const MERINGUE_SUGAR = 2.3
 /** Kinds that nothing needs to raise. */
 const FLAT: readonly Family[] = ['crepe', 'pastry', 'flourless-chocolate', 'custard', 'cheesecake']
 /** Tolerances from which even what follows no band is out. */
@@ -149,6 +151,12 @@ export function findingsOf(mix: Judged): Finding[] {
   const gritty = (mix.grits ?? 0) > GRITTY
   const bar = signs.bar && isBar(mass, metrics)
   const whole = Math.min(0.85, mix.pieces ?? 0)
+  const meringue =
+    family === 'foam' &&
+    signs.whipped &&
+    mass.flour < 0.05 * mass.total &&
+    mass.fat < 0.05 * mass.total &&
+    mass.sugar < MERINGUE_SUGAR * mass.egg
   for (const key of Object.keys(model.bands) as Banded[]) {
     const value = banded(metrics, key)
     if (value === undefined || key === 'acidBalance') continue
@@ -167,6 +175,8 @@ export function findingsOf(mix: Judged): Finding[] {
     if (mix.unusual && severity === 'caution' && judged.far < FAR) severity = 'note'
     if (signs.mug && severity === 'caution') severity = 'note'
     if (signs.unbaked && key === 'setting') continue
+    // Twice its whites in sugar is what makes a meringue.
+    if (meringue && severity === 'caution' && (key === 'sugarConcentration' || key === 'firmness' || key === 'setting')) severity = 'note'
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
     if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
       severity = signs.allInOne ? 'note' : severity

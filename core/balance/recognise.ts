@@ -135,6 +135,15 @@ export function recognise(
     // A box thinned with milk and fried in sheets is a crêpe batter as well.
     ['crepe', Math.max(thin * floury * not(box), yes(signs.crepe, 0) * box * ramp(flow, 3, 4.2) * 0.95)],
     ['foam', ramp(kinds.foamMix / total, 0.2, 0.35)],
+    // A meringue is whites and sugar, with no flour and no fat.
+    [
+      'foam',
+      yes(signs.whipped) *
+        ramp(mass.egg / total, 0.15, 0.25) *
+        ramp(mass.sugar / total, 0.25, 0.4) *
+        ramp(flourShare, 0.06, 0.02) *
+        ramp(mass.fat / total, 0.08, 0.04),
+    ],
     [
       'foam',
       foamy *

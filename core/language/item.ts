@@ -217,10 +217,16 @@ function segmentOf(
   const top = ns.filter((n) => t[n.head]!.depth === 0)
   if (!gs.length) {
     if (!ns.length) return { value: prose ? 0 : -1.6 }
-    const words = t.slice(from, to).filter((x) => x.kind === 'word').length
+    // "icing sugar to dust": what it is for is no part of the name.
+    const purpose = t.findIndex((x, i) => i > from && i < to && /^(?:to|for)$/.test(x.word))
+    const words = t.slice(from, purpose > 0 ? purpose : to).filter((x) => x.kind === 'word').length
     const name = top[0]
     const lone =
-      name !== undefined && words === 1 + name.head - name.from && groups.length >= 2 && top.length === 1 && !LONE_WORD.test(name.id)
+      name !== undefined &&
+      words === 1 + name.head - name.from &&
+      (groups.length >= 2 || purpose > 0) &&
+      top.length === 1 &&
+      !LONE_WORD.test(name.id)
     return { value: prose ? 0 : lone ? -0.1 : -1.9, item: { mention: ns[0]!, score: -1, bare: true } }
   }
   let best: { score: number; group: Group; mention: Mention } | undefined

@@ -3,7 +3,7 @@ import type { Region } from '../measure/region'
 import { HEARD } from '../pantry/data/heard'
 import { ownIngredients, PANTRY } from '../pantry/pantry'
 import { STOPS, table, VERBS } from './lexicon'
-import { plain, tokenise, type Token } from './token'
+import { plain, tokenise, touching, type Token } from './token'
 
 /**
  * Names of ingredients in a text, found by their head.
@@ -162,9 +162,14 @@ const NO_FOOD = new Set(
 /** How a thing looks or tastes, and no food: "beat until creamy". */
 const LIKE_FOOD = new Set(['creamy', 'buttery', 'milky', 'sugary', 'floury', 'oily', 'eggy', 'nutty', 'fruity', 'watery'])
 
+const LIKENS = new Set('side sided free coloured colored sized size scented shaped'.split(' '))
+
 function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: ReadonlySet<number>): Mention | undefined {
   const token = t[p]!
   if (token.kind !== 'word' || skip.has(p) || NO_FOOD.has(t[p + 1]?.word ?? '') || LIKE_FOOD.has(token.word)) return undefined
+  // "almond-side down", "pea-sized", "nut-free": a word that only likens.
+  if (t[p + 1]?.text === '-' && LIKENS.has(t[p + 2]?.word ?? '') && touching(token, t[p + 1]) && touching(t[p + 1], t[p + 2]))
+    return undefined
   if (t[p - 1]?.word === 'to' && AFTER_TO.has(token.word)) return undefined
   const heads = headsOf(token, index)
   if (!heads) return undefined

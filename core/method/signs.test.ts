@@ -3,14 +3,15 @@ import { isAside, signsIn } from './signs'
 
 describe('how an act is done', () => {
   it.each([
-    ['Turn it out while still warm', { warm: true }],
+    ['Turn it out while still warm', { warm: true, onWarm: true }],
     ['Chill overnight', { overnight: true }],
     ['Steam the pudding for an hour and a half', { steamed: true }],
     ['Fry 18 to 20 thin crêpes, a minute each side', { sheets: [18, 20], sides: 2 }],
     ['Roll it at once', { warm: true }],
     ['Cool on a wire rack', { where: 'rack' }],
     ['Leave to cool completely in the tin', { where: 'tin', cold: true }],
-    ['Stab it as it comes out', { warm: true }],
+    ['Stab it as it comes out', { warm: true, onWarm: true }],
+    ['Warm the jam and brush it on', { warm: true }],
     ['Fold in the flour', undefined],
     ['Put it on a steamer rack', undefined],
   ])('%s', (words, signs) => {

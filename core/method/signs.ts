@@ -2,6 +2,8 @@
 export interface Signs {
   /** While it is warm, or at once. */
   warm?: true
+  /** To a cake that is still warm. */
+  onWarm?: true
   overnight?: true
   /** Where it cools: in its tin, or out of it with air underneath. */
   where?: 'tin' | 'rack'
@@ -16,10 +18,12 @@ export interface Signs {
 }
 
 const WARM = /\b(?:warm|hot|straight (?:away|from|out)|as (?:it|they|the cakes?) comes? out|immediately|at once|still)\b/i
+const ON_WARM =
+  /\b(?:hot|warm) (?:cakes?|sponges?|loaf|layers?|puddings?|brownies?|bars?)\b|\bwhile (?:(?:it|they)(?: is| are|['’]s|['’]re)? )?(?:still )?(?:hot|warm)\b|\bstraight from the oven\b|\bas (?:it|they|the \w+) comes? out\b/i
 const RACK = /(?<!steamer )\b(?:racks?|wire|grille?|grid)\b/i
 const IN_TIN = /\bin (?:the|its|their|your) (?:tins?|pans?|mou?lds?|dish|forms?|cases|trays?)\b|\bin (?:tins?|pans?|trays?)\b/i
 const COLD =
-  /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b/i
+  /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b|\b(?:fully|completely) on\b/i
 const OVERNIGHT = /\bovernight\b/i
 const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
 const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i
@@ -30,6 +34,7 @@ export function signsIn(words: string): Signs | undefined {
   const count = SHEETS.exec(words)
   const found: Signs = {
     ...(WARM.test(words) && { warm: true }),
+    ...(ON_WARM.test(words) && { onWarm: true }),
     ...(RACK.test(words) ? { where: 'rack' as const } : IN_TIN.test(words) ? { where: 'tin' as const } : {}),
     ...(COLD.test(words) && { cold: true }),
     ...(OVERNIGHT.test(words) && { overnight: true }),

@@ -129,7 +129,8 @@ function scoreOf(m: Mention, k: LineKey): number {
   if (namedBy(m, k)) return 2.2 + extra
   const generic = m.words.length === 1 ? GENERIC[m.words[0]!] : undefined
   if (generic?.(k.id, k.kind)) return 1.6
-  if (m.words.length > 1 && m.words.every((w) => k.words.has(w))) return 1.7
+  // By words beside its name ("the golden sugar"), not by those of another thing in its row.
+  if (m.words.length > 1 && m.words.every((w) => k.words.has(w)) && (k.named.size === 0 || k.named.has(m.words.at(-1)!))) return 1.7
   // "the fudge chocolate", "golden sugar": the head is of the line's kind.
   const head = GENERIC[m.words.at(-1)!]
   if (
@@ -189,6 +190,17 @@ function collectives(s: Scan, p: Piece): Mention[] {
 /** "everything for the sauce bar the brandy": what is left out. */
 const EXCEPT = /^(?:bar|except|barring|excepting|minus|besides)$/
 
+/** Whether a mention stands in the list behind "except": "all but the nuts and the carrots". */
+function excepted(t: readonly Token[], m: Mention, mentions: readonly Mention[]): boolean {
+  for (let i = m.from - 1; i >= 0 && i > m.from - 8; i--) {
+    const x = t[i]!
+    if (EXCEPT.test(x.word)) return true
+    const listed = /^(?:the|and|&|,|your|a)$/.test(x.word || x.text) || mentions.some((n) => i >= n.from && i < n.to)
+    if (!listed) return false
+  }
+  return false
+}
+
 /** A number that is said and fits, or does not. */
 const COUNTED = 1.5
 
@@ -201,7 +213,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       .concat(s.mentions.filter((m) => m.head >= p.from && m.head < p.to && t[m.head]!.depth > 0 && p.masked.has(m.head)))
       // "the wet items other than vinegar"
       .filter((m) => !(t[m.from - 1]?.word === 'than' && t[m.from - 2]?.word === 'other'))
-      .filter((m) => !EXCEPT.test(t[m.from - 1]?.word ?? '') && !(t[m.from - 1]?.word === 'the' && EXCEPT.test(t[m.from - 2]?.word ?? '')))
+      .filter((m) => !excepted(t, m, s.mentions))
       // A heading names a part: "Cream: sprinkle the gelatine …".
       .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
       .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')

@@ -20,6 +20,9 @@ export type Choice =
   | { kind: 'stand-in'; ingredients: readonly string[]; standIn: StandIn }
   | { kind: 'change'; change: ChangeSchool; share: number }
 
+/** Fat of a foam of whites alone, per cent of its flour. */
+const FATLESS = 3
+
 /** One thing to deal with, and the ways to do it. */
 export interface Slot {
   key: string
@@ -96,7 +99,10 @@ export function slotsOf(
   const share = (g: SoftGoal) => asked.amount[g] ?? USUAL_SHARE[g] ?? 0.5
   const wheat = s.places.filter((p) => isBatterFlour(p) && holdsGluten(p.ingredient))
   const wheatGoes = wheat.some((p) => forbidden(p.ingredient, rules))
-  if (wheatGoes || (asks(CHANGES.gluten) && wheat.length)) changes('gluten', CHANGES.gluten, 1)
+  // The fat of nuts sinks a foam that has none: an angel cake stays one on starch.
+  const fatless = s.family === 'foam' && (s.metrics.fatPct ?? 0) < FATLESS && !named.has('nut-flour')
+  if (wheatGoes || (asks(CHANGES.gluten) && wheat.length))
+    changes('gluten', fatless ? CHANGES.gluten.filter((x) => x.id !== 'nut-flour') : CHANGES.gluten, 1)
   const boxed = s.places.some((p) => p.inBatter && p.ingredient.id.startsWith('cake-mix'))
   if (boxed && goal('from-scratch-taste')) changes('box', CHANGES.boxRich, 1)
   else if (boxed && goal('low-fat')) changes('box', CHANGES.boxLean.concat(CHANGES.fat), share('low-fat'))

@@ -189,7 +189,7 @@ class Planner {
       const stillWarm =
         (cooled && ahead.some((t) => t.acts.includes('roll') || saysWarm(t))) ||
         // "Stab it as it comes out": what is made before that is made while it is hot.
-        ahead.some((t) => t.acts.some((a) => a === 'poke' || a === 'soak') && saysWarm(t))
+        ahead.some((t) => (t.acts.some((a) => a === 'poke' || a === 'soak') && saysWarm(t)) || signOf(t, 'onWarm'))
       if (act === 'unmould' && this.baked) this.out = true
       if (this.baked && !stillWarm && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
       const work = workOf(task)

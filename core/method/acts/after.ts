@@ -73,7 +73,7 @@ export const AFTER: readonly Rule[] = [
       /^(?:turn|tip|take|slide|ease|pop|flip|ease|put|set|get|run|transfer|move|invert)$/.test(c.verb) &&
       says(
         c,
-        /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ )*(?:out )?(?:onto|on to)|turn out|tip (?:it |them )?out|pop (?:off )?the ring|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/,
+        /\b(?:turn(?:ed)? (?:it |them |the \w+ |each |\w+ )?(?:out|over|upside)|turn (?:it |them |the \w+ |hot \w+ |(?:\w+ )?(?:- )?(?:side )?down )*(?:out )?(?:onto|on to)|turn out|tip (?:it |them )?out|pop (?:off )?the ring|out of the tin|out of the pan|out onto|onto a (?:wire |cooling )?rack|on to a rack|from the (?:tin|pan)|out of (?:its|their) (?:tins?|pans?)|upside down)\b/,
       ) &&
       !says(c, /\b(?:into|pan upside|tin upside|pan over a bottle)\b/) &&
       (c.baked || says(c, /\b(?:turn out|rack)\b/)) &&
