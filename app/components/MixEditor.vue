@@ -61,10 +61,10 @@ const gramsOf = (part: number, line: number): string => {
 const isWhat = (part: number, line: number): { words: string; known: boolean } => {
   const lines =
     isTyped(part, line) && read.value ? read.value.lines : [recipe.value.parts[part]!.lines[line]].filter((l) => l !== undefined)
-  const known = lines.every((l) => ingredientOf(l.ingredient))
+  const known = lines.every((l) => l.made || ingredientOf(l.ingredient))
   const names = lines.map((l) => {
     const i = ingredientOf(l.ingredient)
-    return i ? nameOf(i, kitchen.region) : 'not known'
+    return i ? nameOf(i, kitchen.region) : l.made ? `made here: ${l.made.toLowerCase()}` : 'not known'
   })
   return { words: names.join(' + '), known: known && lines.length > 0 }
 }

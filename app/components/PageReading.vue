@@ -38,7 +38,8 @@ const rows = computed(() => {
       word: WORDS[p.kind],
       asks: p.kind === 'ingredient' && (!of.length || of.some((l) => l.match === 'none' || l.match === 'unsure')),
       read: of.map(
-        (l) => `${l.ingredient ? (l.named ?? l.ingredient) : '?'}${l.grams.best ? ` ${Math.round(l.grams.best * 10) / 10} g` : ''}`,
+        (l) =>
+          `${l.ingredient || l.made ? (l.named ?? l.ingredient) : '?'}${l.grams.best ? ` ${Math.round(l.grams.best * 10) / 10} g` : ''}`,
       ),
     }
   })

@@ -41,7 +41,7 @@ function save() {
         <p v-if="problem" class="look">{{ problem }}</p>
         <ul>
           <li v-for="(l, i) in lines" :key="i" :class="{ asks: l.match === 'none' || l.match === 'unsure' }">
-            <span>{{ l.named || l.text }}{{ l.ingredient ? '' : '?' }}</span
+            <span>{{ l.named || l.text }}{{ l.ingredient || l.made ? '' : '?' }}</span
             ><b>{{ l.grams.best ? `${Math.round(l.grams.best * 10) / 10} g` : '–' }}</b>
           </li>
         </ul>

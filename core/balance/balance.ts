@@ -206,7 +206,10 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0):
       part: mix.name,
     })
   // What was not read may be what seems to be missing: the question comes first.
-  if (mainParts(recipe).some((p) => recipe.parts[p]!.lines.some((l) => !l.ingredient || l.match === 'unsure')) && mix.mass.total > 0)
+  if (
+    mainParts(recipe).some((p) => recipe.parts[p]!.lines.some((l) => (!l.ingredient && !l.made) || l.match === 'unsure')) &&
+    mix.mass.total > 0
+  )
     for (const f of findings) if (f.severity === 'fault') f.severity = 'caution'
   findings.push(...ovenFindings(recipe))
 

@@ -120,7 +120,7 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
         name: o.line.named || ingredientOf(o.line.ingredient)?.names[0] || o.line.text,
         kitchen: kitchen(o.line),
         grams: o.line.grams.best,
-        unnamed: unnamed.has(o),
+        unnamed: unnamed.has(o) && !o.line.made,
       })),
   )
 }

@@ -1,6 +1,7 @@
 import type { Region } from '../measure/region'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
 import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/text'
+import { unknownLines } from '../recipe/unknown'
 import { Refusal } from '../refusal'
 import { readMethod } from './read'
 import type { Clause } from './step'
@@ -16,7 +17,41 @@ export function readGiven(text: string, kitchen: Region | Kitchen): ParsedRecipe
   const region = kitchenOf(text, typeof kitchen === 'string' ? { region: kitchen } : kitchen)
   const read = readRecipe(text, region.used)
   settle(read.recipe, region.used)
-  return { ...read, recipe: { ...read.recipe, region: region.used }, region }
+  const made = madeHere(read.recipe)
+  return {
+    ...read,
+    recipe: { ...read.recipe, region: region.used },
+    questions: read.questions.filter((q) => !(q.part !== null && q.line !== null && made.has(`${q.part}:${q.line}`))),
+    unknown: made.size ? unknownLines(read.recipe) : read.unknown,
+    region,
+  }
+}
+
+/** "4 tbsp of the caramel", "the rest of the custard": by its whole name. */
+const OF_MADE = /^(?:.{0,24}\b(?:of|from) the|the (?:rest of the|remaining)?) ?(\p{L}[\p{L} ]{2,28}?)(?: (?:above|below|from above))?\s*$/iu
+
+/**
+ * Lines that only take up what another part of the recipe makes: they have no contents of their own.
+ *
+ * @returns their places, `part:line`
+ */
+function madeHere(recipe: Recipe): Set<string> {
+  const found = new Set<string>()
+  const plainName = (name: string) =>
+    name
+      .toLowerCase()
+      .replace(/^(?:for |to make )?(?:the )?/, '')
+      .trim()
+  recipe.parts.forEach((p, part) =>
+    p.lines.forEach((line, at) => {
+      const said = OF_MADE.exec(line.text.trim())?.[1]
+      const other = said && recipe.parts.find((q) => q !== p && plainName(q.name) === plainName(said))
+      if (!other) return
+      Object.assign(line, { ingredient: null, match: 'exact', made: other.name, grams: { low: 0, high: 0, best: 0 } })
+      found.add(`${part}:${at}`)
+    }),
+  )
+  return found
 }
 
 /** What a line is and where it belongs, as far as only the method shows it. */

@@ -260,6 +260,17 @@ Whole eggs        100     900
     expect(questions.map((q) => q.message).join(' ')).toMatch(/Blackwater/)
   })
 
+  it('what another part makes is no food of its own, and nobody is asked about it', () => {
+    const drip =
+      'Drip cake\nSponge\n200 g butter\n200 g sugar\n4 eggs\n200 g flour\n\nCaramel\n200 g sugar\n90 g butter\n120 ml double cream\n\nButtercream\n300 g butter\n600 g icing sugar\n4 tbsp of the caramel\n\nMethod\nBake it.'
+    const { recipe, questions, unknown } = readGiven(drip, 'uk')
+    const line = recipe.parts[2]!.lines[2]!
+    expect([line.ingredient, line.made, line.grams.best]).toEqual([null, 'Caramel', 0])
+    expect([...questions.filter((q) => q.about !== 'size'), ...(unknown ?? [])]).toEqual([])
+    // Without such a part it is bought.
+    expect(readGiven('Icing\n300 g butter\n4 tbsp of the caramel\n\nBeat.', 'uk').recipe.parts[0]!.lines[1]!.made).toBeUndefined()
+  })
+
   it('how long it takes to prepare is no step', () => {
     const loaf = 'Loaf\nPreparation: 15 minutes, baking 50 minutes\n200 g flour\n200 g butter\n\nBeat the butter, add the flour. Bake.'
     expect(readGiven(loaf, 'uk').recipe.method.join(' ')).not.toMatch(/15 minutes/)

@@ -35,6 +35,8 @@ export interface Line {
   optional: boolean
   /** The baker gave their word that nothing in it breaks the needs at the table. */
   vouched?: boolean
+  /** It is made in another part of this recipe, by that name: "4 tbsp of the caramel". It has no contents of its own. */
+  made?: string
 }
 
 export interface Part {

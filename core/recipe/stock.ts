@@ -55,6 +55,7 @@ export function shortOf(recipe: Recipe, stock: ReadonlyMap<string, number | null
   let unknown = 0
   for (const line of recipe.parts.flatMap((p) => p.lines)) {
     if (line.optional) continue
+    if (line.made) continue
     if (!line.ingredient || !ingredientOf(line.ingredient)) unknown++
     else wants.set(line.ingredient, (wants.get(line.ingredient) ?? 0) + line.grams.best)
   }

@@ -33,7 +33,7 @@ function lost(text: string, lines: readonly Line[]): boolean {
 export function unknownLines(recipe: Recipe): Unknown[] {
   return recipe.parts.flatMap((p, part) =>
     p.lines.flatMap((l, line): Unknown[] => {
-      if (l.vouched) return []
+      if (l.vouched || l.made) return []
       const ingredient = ingredientOf(l.ingredient)
       if (!ingredient || l.match === 'none') return [{ part, line, text: l.text, why: 'unidentified' }]
       if (l.match === 'unsure') return [{ part, line, text: l.text, why: 'unsure' }]
