@@ -41,6 +41,8 @@ const isStop = (t: Token): boolean => SEPARATORS.has(t.text)
 function atBoundary(t: readonly Token[], i: number, start: number): boolean {
   let j = i - 1
   while (j >= start && ADVERBS.has(t[j]!.word)) j--
+  // "and from there into the oven"
+  if (j > start && t[j]!.word === 'there' && t[j - 1]!.word === 'from') j -= 2
   if (j >= start && /^(?:at|to)$/.test(t[j]!.word) && /^(?:first|last|begin|finish|start)$/.test(t[j + 1]!.word)) j--
   if (j < start) return true
   const before = t[j]!
@@ -339,7 +341,8 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
     }
     if (mask) {
       // "and it leaves a trail" tells how it looks then.
-      const verb = mask !== 'if' && i > opened + 1 && !isThird(x.word) ? isVerb(t, i, start, to, s.mentions) : undefined
+      const verb =
+        mask !== 'if' && i > opened + 1 && (!isThird(x.word) || t[i - 1]?.word === 'then') ? isVerb(t, i, start, to, s.mentions) : undefined
       const ends =
         (boundary &&
           ((mask === 'when' && x.text === ',' && (opened === firstWord(t, start, opened) || t[opened]!.word === 'as')) ||
@@ -597,6 +600,8 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     t.slice(start, cut).some((x, i) => !masked.has(start + i) && (x.kind === 'number' || mentions.some((m) => m.head === start + i)))
   )
     out.push(piece(from, cut, '', -1))
+  const inserted = insertionAt(t, mentions, start, verbs[0]!.at)
+  if (inserted && !out.length) out.push(piece(from, inserted.to, inserted.verb, inserted.at))
   verbs.forEach(({ at, verb }, i) => {
     const a = i === 0 ? (out.length ? out.at(-1)!.to : from) : begins(t, mentions, at, verbs[i - 1]!.at)
     const b = verbs[i + 1] ? begins(t, mentions, verbs[i + 1]!.at, at) : to
@@ -635,6 +640,23 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     })
   })
   return gathered(t, mentions, out)
+}
+
+/** "The whites, beaten stiff with the sugar, are drawn in": what was done to them first stands between commas. */
+function insertionAt(
+  t: readonly Token[],
+  mentions: readonly Mention[],
+  start: number,
+  verb: number,
+): { at: number; to: number; verb: string } | undefined {
+  for (let i = start + 1; i < verb - 2; i++) {
+    const base = PARTICIPLES[t[i]!.word]
+    if (t[i - 1]!.text !== ',' || t[i]!.depth > 0 || !/^(?:whip|melt)$/.test(VERB_CLASS[base ?? ''] ?? '')) continue
+    if (!mentions.some((m) => m.head < i - 1 && m.head >= start)) continue
+    for (let j = i + 1; j < verb; j++)
+      if (t[j]!.text === ',' && AUXILIARY.test(t[j + 1]?.word ?? '')) return { at: i, to: j + 1, verb: base! }
+  }
+  return undefined
 }
 
 /** "Take butter and sugar and work them white": what is taken goes with what is done to it. */
