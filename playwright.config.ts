@@ -45,7 +45,7 @@ export default defineConfig({
     {
       name: 'phone',
       use: { viewport: { width: 390, height: 844 }, hasTouch: true },
-      testIgnore: ['trouble.spec.ts', 'offline.spec.ts', 'large-text.spec.ts'],
+      testIgnore: ['trouble.spec.ts', 'offline.spec.ts', 'large-text.spec.ts', 'server.spec.ts'],
     },
     {
       name: 'desk, large text',

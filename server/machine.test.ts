@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 
 /** A request as the handlers see it; what Nitro gives them by name is put in their way here. */
@@ -9,11 +10,12 @@ interface Asked {
   status: number
   pushed: string[]
   closed: boolean
+  node: { req: Readable }
 }
 vi.stubGlobal('defineEventHandler', (f: unknown) => f)
 vi.stubGlobal('getRouterParam', (e: Asked) => e.verb)
 vi.stubGlobal('getHeader', (e: Asked) => e.length)
-vi.stubGlobal('readRawBody', (e: Asked) => Promise.resolve(e.body))
+vi.stubGlobal('setResponseHeader', () => undefined)
 vi.stubGlobal('setResponseStatus', (e: Asked, status: number) => void (e.status = status))
 vi.stubGlobal('getQuery', (e: Asked) => e.query ?? {})
 vi.stubGlobal('createEventStream', (e: Asked) => ({
@@ -29,7 +31,14 @@ const machine = await handler('./api/v1/[verb].post')
 const probe = await handler('./api/devices/probe.get')
 const scale = await handler('./api/devices/scale.get')
 
-const asked = (more: Partial<Asked> = {}): Asked => ({ status: 200, pushed: [], closed: false, ...more })
+const asked = (more: Partial<Asked> = {}): Asked => ({
+  status: 200,
+  pushed: [],
+  closed: false,
+  // A body that comes in pieces, as over a wire.
+  node: { req: Readable.from((more.body ?? '').match(/[\s\S]{1,4096}/g)?.map((x) => Buffer.from(x)) ?? []) },
+  ...more,
+})
 async function post(verb: string, body: string, more: Partial<Asked> = {}) {
   const e = asked({ verb, body, ...more })
   return { answer: await machine(e), status: e.status }

@@ -17,6 +17,7 @@ export default defineEventHandler((event) => {
   }
   if (++entry.count > MOST) {
     setResponseStatus(event, 429)
+    setResponseHeader(event, 'retry-after', Math.ceil((entry.since + WINDOW_MS - now) / 1000))
     return { error: { code: 'too-many', message: 'Too many requests in a minute: wait a little.' } }
   }
 })

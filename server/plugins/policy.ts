@@ -8,6 +8,7 @@ const INLINE = /<script(?![^>]*\bsrc=)[^>]*>([\s\S]*?)<\/script>/g
  */
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('render:response', (response) => {
+    delete response.headers?.['x-powered-by']
     if (typeof response.body !== 'string') return
     const hashes = [...response.body.matchAll(INLINE)].map(
       ([, script]) => `'sha256-${createHash('sha256').update(script!).digest('base64')}'`,

@@ -1,5 +1,6 @@
 import { errorBody, Refusal } from '../../../core/refusal'
 import { answerInSteps, isVerb, SOLVED } from '../../../core/contract/handle'
+import { bodyWithin } from '../../utils/body'
 import { integerSolver } from '../../../core/table/highs'
 import type { IntegerSolver } from '../../../core/table/programme'
 
@@ -20,8 +21,7 @@ export default defineEventHandler(async (event) => {
     }
     const declared = Number(getHeader(event, 'content-length') ?? 0)
     if (declared > MOST_BYTES) throw new Refusal('too-large', 'The request is larger than one recipe can be (1 MB).')
-    const raw = (await readRawBody(event, 'utf8')) ?? ''
-    if (raw.length > MOST_BYTES) throw new Refusal('too-large', 'The request is larger than one recipe can be (1 MB).')
+    const raw = await bodyWithin(event.node.req, MOST_BYTES)
     let request: unknown
     try {
       request = raw ? JSON.parse(raw) : {}
@@ -35,6 +35,8 @@ export default defineEventHandler(async (event) => {
     while (!step.done) step = steps.next(performance.now() - started > LONGEST)
     return step.value
   } catch (error) {
+    // What is still being sent is not read.
+    if (error instanceof Refusal && error.code === 'too-large') setResponseHeader(event, 'connection', 'close')
     setResponseStatus(event, !(error instanceof Refusal) ? 500 : error.code === 'too-large' ? 413 : 400)
     return errorBody(error)
   }
