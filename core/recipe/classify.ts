@@ -30,6 +30,8 @@ interface Place {
 
 const heading = (f: Features) => f.method || f.ingredients || f.notes
 const over = (n: number, least: number) => Math.max(0, n - least)
+const intoTin = (f: Features) =>
+  f.unitAmounts === 0 && f.stop && f.words > 5 && /\bin(?:to)? (?:the|a|your) (?:\w+ )?(?:tins?|pans?|dish|mou?lds?)\b/i.test(f.text)
 const amountNamed = (f: Features) => f.amountFirst && f.names > 0
 
 /**
@@ -140,10 +142,13 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-3, (f) => f.numbering?.marked === true && !f.amountFirstBehindNumber],
     [-4, (f) => f.numbering?.marked === false && f.verbFirst],
     [-2, (f, { numbered }) => f.numbering?.marked === true && numbered && !f.amountFirstBehindNumber],
+    // "Half the sponge in the tin, blobs of the custard, the rest on top.": an amount of what was made, and told to the cook.
+    [-4, intoTin],
     [-5, (f) => f.hash],
   ],
   step: [
     [-1.5, () => true],
+    [3, intoTin],
     [2, (f) => f.verbFirst],
     [1.8, (f) => f.numbering !== undefined && (f.numbering.marked || f.verbFirst) && !f.amountFirstBehindNumber],
     [0.6, (f) => Math.min(5, f.verbs)],
@@ -196,6 +201,8 @@ const SUBHEADING: readonly Evidence[] = [
   [-2, (f) => f.heat],
   [-2, (f) => f.numbering?.marked === true],
   [2, (f) => f.lettered],
+  // "Stage A — custard (do this the night before)"
+  [4, (f) => /^(?:stage|part|component|layer)\s+(?:[A-E]|\d|one|two|three)\b\s*[—–:-]\s*\p{L}/iu.test(f.text) && f.unitAmounts === 0],
   [-1.5, (f) => f.bullet && !f.colon],
   [-2.5, (f) => f.amountFirst && f.amountBeforeName],
   // "3 zorgles" in a list is something that nobody knows, and heads nothing.

@@ -33,6 +33,8 @@ const headingName = (text: string): string =>
     text
       .replace(/^[#*\s①-⑳]+|[*:\s.–—-]+$/gu, '')
       .replace(/^\(?[A-Da-d][).]\s*/, '')
+      .replace(/^(?:stage|part|component|layer)\s+(?:[a-e]|\d|one|two|three)\b\s*[—–:-]\s*/i, '')
+      .replace(/(?<=\p{L})\s*\((?:do|make|start|prepare)\b[^)]*\)$/iu, '')
       .replace(/^(?:for|to make) (?:the )?/i, '')
       .trim(),
   )
@@ -221,6 +223,9 @@ export function readPage(text: string, region: Region): Page {
   const sections: Page['sections'] = []
   let title = ''
   let continues: Classified | undefined
+  /** Part headings under which steps stand, with the step that comes first under each. */
+  const under: Page['sections'] = []
+  let heading: string | undefined
   for (const c of classified) {
     switch (c.label) {
       case 'title':
@@ -237,7 +242,10 @@ export function readPage(text: string, region: Region): Page {
         meta.push(c.text)
         if (isInstruction(c.text) || isGroup(c.text)) {
           if (!build.has()) build.open('')
-        } else build.open(headingName(c.text))
+        } else {
+          build.open(headingName(c.text))
+          heading = headingName(c.text)
+        }
         break
       case 'ingredient':
         // A tin may stand in the list of what is needed.
@@ -245,6 +253,8 @@ export function readPage(text: string, region: Region): Page {
         takeIngredient(c, build)
         break
       case 'step':
+        if (heading !== undefined) under.push({ at: method.length, title: heading })
+        heading = undefined
         takeStep(c, continues, method)
         break
       case 'step-heading':
@@ -259,6 +269,8 @@ export function readPage(text: string, region: Region): Page {
     }
     continues = c.label === 'step' ? c : undefined
   }
+  // Stages, each with its things and what is done with them: the headings are those of the steps too.
+  if (under.length > 1 && !sections.length) sections.push(...under)
   takeFromSentences(classified, build, method)
   const used = build.parts.filter((p) => p.lines.length)
   const moved = new Map(build.parts.map((p, i) => [i, used.indexOf(p)]))

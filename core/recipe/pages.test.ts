@@ -1,4 +1,5 @@
 import { readGiven } from '../method/given'
+import { readMethod } from '../method/read'
 import { unknownLines } from './unknown'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -269,6 +270,37 @@ Whole eggs        100     900
     expect([...questions.filter((q) => q.about !== 'size'), ...(unknown ?? [])]).toEqual([])
     // Without such a part it is bought.
     expect(readGiven('Icing\n300 g butter\n4 tbsp of the caramel\n\nBeat.', 'uk').recipe.parts[0]!.lines[1]!.made).toBeUndefined()
+  })
+
+  it('stages: what is done under a heading is done with what stands under it', () => {
+    const stages = `Gooseberry & custard slab
+
+Stage A — custard (do this the night before)
+   custard powder ........ 3 level tbsp
+   milk .................. 300 ml
+Blend the powder with a splash of the milk; boil the rest and whisk it on.
+
+Stage B — sponge
+   soft butter ........... 200 g
+   caster sugar .......... 200 g
+   eggs .................. 4
+   S.R. flour ............ 225 g
+Beat the lot for two minutes.
+
+Stage C — gooseberries
+   gooseberries .......... 350 g
+Half the sponge in the tin, blobs of the custard, the rest of the sponge, gooseberries on top.
+
+45-50 mins till risen and brown.`
+    const { recipe } = readGiven(stages, 'uk')
+    expect(recipe.parts.map((p) => [p.name, p.lines.length])).toEqual([
+      ['Custard', 2],
+      ['Sponge', 4],
+      ['Gooseberries', 1],
+    ])
+    const clauses = readMethod(recipe, 'uk').steps.flatMap((s) => s.clauses)
+    expect(clauses.find((c) => c.things.some((t) => 'group' in t))?.part).toBe(1)
+    expect(clauses.findLast((c) => c.minutes)).toMatchObject({ act: 'bake', minutes: [45, 50] })
   })
 
   it('how long it takes to prepare is no step', () => {

@@ -43,6 +43,16 @@ export const BAKING: readonly Rule[] = [
     (c) =>
       c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
   ],
+  // "45-50 mins till risen and brown.": how long and how it looks then, and nothing else.
+  [
+    'bake',
+    (c) =>
+      c.verb === '' &&
+      !c.baked &&
+      c.minutes >= 8 &&
+      c.ids.length === 0 &&
+      /\b(?:risen|brown|browned|golden|skewer|springs? back|springy)\b/.test(`${c.text} ${c.sign}`),
+  ],
   // "Take the foil off for the last 5 min.": still in the oven.
   [
     'bake',

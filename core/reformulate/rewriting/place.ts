@@ -140,8 +140,12 @@ export function bring(sheet: Sheet, l: OptionLine) {
     )
     return
   }
-  const tin = foldBefore(sheet, l.partIndex) ?? sheet.tinClause(l.partIndex)
+  const own = foldBefore(sheet, l.partIndex) ?? sheet.tinClause(l.partIndex)
   const mixed = sheet.mixed(l.partIndex)
+  // What is of the batter goes in before it bakes, wherever its part was told of.
+  const tin =
+    own ??
+    (mixed || !sheet.batterParts.has(l.partIndex) ? undefined : (sheet.firstClauseOf((c) => c.act === 'fill-tin') ?? sheet.lastBake()))
   const text = dry ? `Sift in the ${name}.` : `${need(l.ingredient).kind === 'nut' ? 'Fold' : 'Stir'} in the ${name}.`
   insert(
     sheet,
