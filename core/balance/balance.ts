@@ -12,7 +12,7 @@ import { metricsOf, modelOf, type Metrics } from './metrics'
 import { missingIn } from './missing'
 import { besideTheBatter, mainParts } from './batter'
 import { bandOf } from './grade'
-import { recognise, type Fit, type Kinds } from './recognise'
+import { meringueFit, recognise, type Fit, type Kinds } from './recognise'
 
 export interface PartBalance {
   name: string
@@ -73,6 +73,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     eggy: 0,
     grits: 0,
     coconut: 0,
+    whites: 0,
   }
   for (const { ingredient: id, grams } of doses) {
     const i = ingredientOf(id)
@@ -88,6 +89,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
     if (/^(?:pastry-case|puff-pastry|filo-pastry|biscuit-crumbs)$/.test(id)) kinds.pastry += grams
+    if (/^(?:egg-white|aquafaba)$/.test(id)) kinds.whites += grams
     if (id === 'flour-coconut') kinds.coconut += grams * (i.flourShare ?? 1)
     if (i.contains?.includes('egg')) kinds.eggy += grams
     if (/^semolina|^flour-cornmeal|^polenta/.test(id)) kinds.grits += grams
@@ -105,8 +107,15 @@ export function pureeShare(doses: readonly Dose[], total: number): number {
 /** Whether yeast raises some doses. */
 export const isYeasted = (doses: readonly Dose[]): boolean => doses.some((d) => d.ingredient.startsWith('yeast') && d.grams > 0)
 
-/** Shares that a mix is judged with: purée and whole pieces of its weight, grits of its flour. */
-export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): { puree: number; pieces: number; grits: number; yeasted: boolean } {
+/** Shares that a mix is judged with: purée and whole pieces of its weight, grits of its flour, how much it is a meringue. */
+export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
+  puree: number
+  pieces: number
+  grits: number
+  yeasted: boolean
+  meringue: number
+  whites: number
+} {
   const { total, flour } = mix.mass
   const pieces = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.inclusion ? sum + d.grams : sum), 0)
   return {
@@ -114,6 +123,8 @@ export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): { puree: n
     pieces: total ? pieces / total : 0,
     yeasted: isYeasted(mix.doses),
     grits: flour ? mix.kinds.grits / flour : 0,
+    meringue: meringueFit(mix.mass, mix.kinds),
+    whites: mix.kinds.whites,
   }
 }
 

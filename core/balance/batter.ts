@@ -45,7 +45,7 @@ const known = new WeakMap<Method, ReadonlySet<string>>()
 
 function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
   const out = new Set<string>()
-  const clauses = method.steps.flatMap((s) => s.clauses)
+  const clauses = method.steps.flatMap((s) => s.clauses.filter((c) => !c.lists))
   recipe.parts.forEach((p, part) => {
     if (p.role !== 'batter') return
     const here = clauses
@@ -56,7 +56,10 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
       const named = here.findIndex((c) => c.things.some((x) => isLine(x) && x.part === part && x.line === index))
       return named >= 0 ? named : rest
     })
-    const first = here.findIndex((c) => MIXING.has(c.act) && c.things.some((x) => isLine(x) && x.part === part && isDry(p, x.line)))
+    // "Bake the mix with water, oil and eggs": the bowl is not told of.
+    const first = here.findIndex(
+      (c) => (MIXING.has(c.act) || c.act === 'bake') && c.things.some((x) => isLine(x) && x.part === part && isDry(p, x.line)),
+    )
     const mixed = first >= 0 ? first : rest
     if (mixed < 0) return
     const complete = (i: number) => {
@@ -65,8 +68,9 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
       )
       return known.every((k) => !k.flour || k.at < i) && known.filter((k) => k.at < i).length >= MOST * known.length
     }
-    const baked = here.findIndex((c, i) => i > mixed && (c.act === 'bake' || c.act === 'fry') && complete(i))
-    const filled = here.findIndex((c, i) => i > mixed && c.act === 'fill-tin' && complete(i))
+    const atOnce = here[mixed]!.act === 'bake'
+    const baked = atOnce ? mixed : here.findIndex((c, i) => i > mixed && (c.act === 'bake' || c.act === 'fry') && complete(i))
+    const filled = atOnce ? -1 : here.findIndex((c, i) => i > mixed && c.act === 'fill-tin' && complete(i))
     const end = filled >= 0 ? filled : baked
     if (end < 0) return
     // "Melt the butter in a 9 in pan, sprinkle sugar over it", before anything is mixed: it lies under the batter.
@@ -81,7 +85,7 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
       if (!uses.length) return
       const into = uses.some(({ c, i }) => {
         if (laid >= 0 && i >= laid && i < begun) return false
-        if (i < end) return c.act !== 'ready-tin' && (c.act !== 'fill-tin' || i > mixed)
+        if (i < end || (atOnce && i === end)) return c.act !== 'ready-tin' && (c.act !== 'fill-tin' || i > mixed)
         if (NOT_INTO.has(c.act) || c.act === 'fill-tin') return false
         // The water of a bath, the salt of a pot: not told to go over anything.
         if (!MIXING.has(c.act)) return true

@@ -119,14 +119,29 @@ export interface Judged {
   /** It fits no kind of cake that the model knows. */
   unusual?: boolean
   grits?: number
+  /** Whites and what whips like them, g. */
+  whites?: number
+  /** How much it is a meringue, 0 to 1. */
+  meringue?: number
 }
 
 /** Batters of semolina and cornmeal drink before and while they bake, and are soaked after. */
 const GRITTY = 0.4
 /** From this share of fruit on its sugar counts beside the baker's. */
 const FRUITY = 0.15
+/** What a meringue has beyond any sponge. */
+const OF_MERINGUES: ReadonlySet<Banded> = new Set([
+  'sugarConcentration',
+  'firmness',
+  'setting',
+  'sugarPct',
+  'fluidity',
+  'moisture',
+  'fatPct',
+])
 /** Sugar to whites: classic meringues have 1.5 to 2. */
 const MERINGUE_SUGAR = 2.3
+export const SURE_MERINGUE = 0.5
 /** Kinds that nothing needs to raise. */
 const FLAT: readonly Family[] = ['crepe', 'pastry', 'flourless-chocolate', 'custard', 'cheesecake']
 /** Tolerances from which even what follows no band is out. */
@@ -152,11 +167,7 @@ export function findingsOf(mix: Judged): Finding[] {
   const bar = signs.bar && isBar(mass, metrics)
   const whole = Math.min(0.85, mix.pieces ?? 0)
   const meringue =
-    family === 'foam' &&
-    signs.whipped &&
-    mass.flour < 0.05 * mass.total &&
-    mass.fat < 0.05 * mass.total &&
-    mass.sugar < MERINGUE_SUGAR * mass.egg
+    family === 'foam' && signs.whipped && (mix.meringue ?? 0) > SURE_MERINGUE && mass.sugar < MERINGUE_SUGAR * (mix.whites ?? mass.egg)
   for (const key of Object.keys(model.bands) as Banded[]) {
     const value = banded(metrics, key)
     if (value === undefined || key === 'acidBalance') continue
@@ -176,7 +187,7 @@ export function findingsOf(mix: Judged): Finding[] {
     if (signs.mug && severity === 'caution') severity = 'note'
     if (signs.unbaked && key === 'setting') continue
     // Twice its whites in sugar is what makes a meringue.
-    if (meringue && severity === 'caution' && (key === 'sugarConcentration' || key === 'firmness' || key === 'setting')) severity = 'note'
+    if (meringue && OF_MERINGUES.has(key)) continue
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
     if (key === 'lift' && side === 'high' && value <= ALL_IN_ONE_LIFT && model.air === 'creamed' && (signs.allInOne || signs.silent))
       severity = signs.allInOne ? 'note' : severity
@@ -217,9 +228,9 @@ export function findingsOf(mix: Judged): Finding[] {
   const setting = metrics.setting / (1 - whole)
   // Starch in plenty of water thickens as it cooks: porridges and puddings set by it.
   const gelled = mass.total > 0 && mass.starch > GELS * mass.total && metrics.waterPer100 > WET_WATER
-  if (setting < LEAST_SETTING && !gelled && !signs.unbaked && family !== 'pastry')
+  if (setting < LEAST_SETTING && !gelled && !signs.unbaked && family !== 'pastry' && !meringue)
     add('no-structure', 'fault', 'setting', 'Nothing in it sets a crumb: no egg, gluten, binder or other protein in strength.')
-  else if (setting < LOW_SETTING && !gelled && !signs.unbaked && !found.some((f) => f.code === 'weak-set'))
+  else if (setting < LOW_SETTING && !meringue && !gelled && !signs.unbaked && !found.some((f) => f.code === 'weak-set'))
     add('weak-set', 'caution', 'setting', LOW.setting![1])
   const mostFat = mostFatPer100(family)
   const mostWater = signs.crepe ? undefined : mostWaterPer100(family)
@@ -256,7 +267,7 @@ export function findingsOf(mix: Judged): Finding[] {
       'lift',
       'Nothing raises it: no leavener, and neither creamed butter nor a whipped foam.',
     )
-  if (model.air === 'foam' && family === 'foam' && egg < 0.2 * mass.flour && gas < 8)
+  if (model.air === 'foam' && family === 'foam' && egg < 0.2 * mass.flour && gas < 8 && !meringue)
     add('no-air', 'fault', 'lift', 'A foam cake with hardly any egg to whip: nothing carries it.')
   return found
 }

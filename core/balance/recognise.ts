@@ -18,6 +18,8 @@ export interface Kinds {
   pastry: number
   /** Whatever holds egg, mayonnaise too. */
   eggy: number
+  /** Whites without their yolks, and bean-can liquid, which whips as they do. */
+  whites: number
   /** Coconut flour. */
   coconut: number
   /** Semolina and cornmeal, which drink slowly and stay grainy. */
@@ -45,6 +47,26 @@ const UNUSUAL = 0.2
 const COCONUT = 0.4
 /** Families that fit at least this share of the best are judged by too. */
 const PLAUSIBLE = 0.3
+
+/** Ground almonds and hazelnuts are half fat (USDA SR Legacy, nuts). */
+const NUT_FAT = 0.55
+
+/**
+ * How much a mix is a meringue, plain or with ground nuts (dacquoise, japonaise), 0 to 1: whites with half again to
+ * twice their weight in sugar, no flour, and no fat but that of the nuts.
+ */
+export function meringueFit(mass: Mass, kinds: Kinds): number {
+  const total = mass.total || 1
+  const nuts = kinds.nutMeal
+  const { whites } = kinds
+  return (
+    ramp(whites / total, 0.15, 0.25) *
+    ramp(mass.sugar / total, 0.25, 0.4) *
+    (nuts > 0 ? ramp(whites > 0 ? mass.sugar / whites : 0, 1.1, 1.5) : 1) *
+    ramp((mass.flour - nuts) / total, 0.06, 0.02) *
+    ramp((mass.fat - NUT_FAT * nuts) / total, 0.08, 0.04)
+  )
+}
 
 /**
  * Recognises the family of a batter from its ratios, the acts of its method and its title.
@@ -92,6 +114,7 @@ export function recognise(
     yes(signs.whipped) * ramp(egg, 20, 0) * ramp(gas, 6, 2) * 0.8,
   )
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
+  const meringue = yes(signs.whipped) * meringueFit(mass, kinds)
   const eggless = ramp(egg, 12, 3) * ramp(kinds.eggy / total, 0.04, 0.01)
   const cakey = floury * not(box) * not(cheese) * not(nutty) * not(Math.max(dense, muddy) * 0.8)
   const poundLike = cakey * ramp(fat, 55, 72) * ramp(firmFat, 0.4, 0.6) * ramp(egg, 45, 62) * ramp(wet, 2.25, 1.95)
@@ -111,7 +134,10 @@ export function recognise(
         muddy,
       ) * not(box),
     ],
-    ['flourless-nut', nutty * ramp(flourShare, 0.05, 0.12) * not(box) * not(chocolate * yes(kinds.chocolate > kinds.nutMeal))],
+    [
+      'flourless-nut',
+      nutty * ramp(flourShare, 0.05, 0.12) * not(box) * not(chocolate * yes(kinds.chocolate > kinds.nutMeal)) * not(meringue),
+    ],
     [
       'custard',
       Math.max(
@@ -135,15 +161,7 @@ export function recognise(
     // A box thinned with milk and fried in sheets is a crêpe batter as well.
     ['crepe', Math.max(thin * floury * not(box), yes(signs.crepe, 0) * box * ramp(flow, 3, 4.2) * 0.95)],
     ['foam', ramp(kinds.foamMix / total, 0.2, 0.35)],
-    // A meringue is whites and sugar, with no flour and no fat.
-    [
-      'foam',
-      yes(signs.whipped) *
-        ramp(mass.egg / total, 0.15, 0.25) *
-        ramp(mass.sugar / total, 0.25, 0.4) *
-        ramp(flourShare, 0.06, 0.02) *
-        ramp(mass.fat / total, 0.08, 0.04),
-    ],
+    ['foam', meringue],
     [
       'foam',
       foamy *

@@ -1,11 +1,12 @@
-import { isGroup, isLine, type Clause, type Group } from '../method/step'
+import { isGroup, type Clause, type Group } from '../method/step'
+import { portionsOf, type Portion } from './portions'
 import type { Ingredient, Kind } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
 import type { Line, Recipe, Role } from '../recipe/recipe'
 
 /** One line of the recipe that goes in at a step. */
 export interface Use {
-  /** `part.line`, by which a tick is kept. */
+  /** `part.line`, by which a tick is kept; of a line that goes in by portions `part.line.2` from the second on. */
   id: string
   part: number
   line: number
@@ -28,9 +29,9 @@ export interface Sentence {
 }
 
 const DRY: readonly Kind[] = ['flour', 'starch', 'cocoa', 'leavener', 'binder', 'salt', 'mix']
-/** Sugar dissolves, so bakers count it with what is wet. */
 /** What takes one line up in another. */
 const TAKEN_UP = /\b(?:dissolved|mixed|blended|soaked|stirred|slaked|beaten) (?:in|into|with)\b/i
+/** Sugar dissolves, so bakers count it with what is wet. */
 const WET: readonly Kind[] = ['water', 'dairy', 'plant-dairy', 'egg', 'acid', 'syrup', 'sugar', 'flavour']
 /** What a method calls several lines at once. */
 const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
@@ -44,7 +45,8 @@ const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
 const AFTER: readonly Role[] = ['frosting', 'topping']
 
 /**
- * Which lines go in at which sentence: each line that weighs anything exactly once, where it is named first.
+ * Which lines go in at which sentence: each line that weighs anything exactly once, where it is named first, or in
+ * the portions that the method tells.
  *
  * A line that no sentence names goes to the last mixing of its part, and says so.
  *
@@ -62,33 +64,13 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
       found[n]!.push(o)
       open.delete(o)
     })
-  // "Butter the tin" uses no butter of the mix.
-  const linesOf = (s: Sentence) => s.clauses.filter((c) => c.act !== 'ready-tin').flatMap((c) => c.things.filter(isLine))
-  sentences.forEach((s, n) => {
-    const here = linesOf(s)
-    give(
-      n,
-      left.filter((o) => open.has(o) && here.some((t) => t.part === o.part && t.line === o.at)),
-    )
-    for (const c of s.clauses)
-      for (const g of c.things.filter(isGroup)) {
-        // Where nothing is called wet, sugar is one of the dry things.
-        const sweet =
-          g.group === 'dry' &&
-          !sentences.some((x) => x.clauses.some((y) => y.part === c.part && y.things.some((t) => isGroup(t) && t.group === 'wet')))
-        const later = sentences.slice(n + 1).flatMap(linesOf)
-        give(
-          n,
-          left.filter(
-            (o) =>
-              open.has(o) &&
-              o.part === c.part &&
-              (GROUPED[g.group](ingredientOf(o.line.ingredient)) || (sweet && ingredientOf(o.line.ingredient)?.kind === 'sugar')) &&
-              !later.some((t) => t.part === o.part && t.line === o.at),
-          ),
-        )
-      }
-  })
+  const portions = new Map(left.map((o) => [o, portionsOf(sentences, o.part, o.at, groupedAt(o))]))
+  for (const o of left) if (portions.get(o)!.length) give(portions.get(o)![0]!.sentence, [o])
+  // What no sentence names goes in with its kind.
+  for (const o of [...open]) {
+    const n = groupedAt(o)[0]
+    if (n !== undefined) give(n, [o])
+  }
   const unnamed = new Set(open)
   for (const o of [...open]) {
     // What the method forgets of the dry things goes in with the flour.
@@ -109,18 +91,55 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
     const at = [along, flour, same, mixing, any, sentences.length - 1].find((n) => n >= 0)
     if (at !== undefined) give(at, [o])
   }
-  return found.map((uses) =>
-    uses
-      .sort((a, b) => a.part - b.part || a.at - b.at)
-      .map((o) => ({
-        id: `${o.part}.${o.at}`,
-        part: o.part,
-        line: o.at,
-        ingredient: o.line.ingredient,
-        name: o.line.named || ingredientOf(o.line.ingredient)?.names[0] || o.line.text,
-        kitchen: kitchen(o.line),
-        grams: o.line.grams.best,
-        unnamed: unnamed.has(o) && !o.line.made,
-      })),
-  )
+  return found.map((uses, n) => {
+    const here = uses.filter((o) => portions.get(o)!.length < 2).map((o) => ({ o, use: useOf(o, 'all', 1) }))
+    const shared = left.flatMap((o) => {
+      const all = portions.get(o)!
+      const at = all.findIndex((p) => p.sentence === n)
+      return all.length > 1 && at >= 0 ? [{ o, use: useOf(o, all[at]!, at + 1) }] : []
+    })
+    return [...here, ...shared].sort((a, b) => a.o.part - b.o.part || a.o.at - b.o.at).map((x) => x.use)
+  })
+
+  /** Sentences that mean a line by a word for several. */
+  function groupedAt(o: Open): number[] {
+    return sentences.flatMap((s, n) =>
+      s.clauses.some((c) => c.part === o.part && c.things.some((t) => isGroup(t) && inGroup(t.group, o))) ? [n] : [],
+    )
+  }
+
+  function inGroup(group: Group, o: Open): boolean {
+    const i = ingredientOf(o.line.ingredient)
+    return GROUPED[group](i) || (group === 'dry' && i?.kind === 'sugar' && noneWet(o.part))
+  }
+
+  /** Where nothing is called wet, sugar is one of the dry things. */
+  function noneWet(part: number): boolean {
+    return !sentences.some((s) => s.clauses.some((c) => c.part === part && c.things.some((t) => isGroup(t) && t.group === 'wet')))
+  }
+
+  function useOf(o: Open, portion: Portion | 'all', nth: number): Use {
+    const all = portion === 'all'
+    const name = o.line.named || ingredientOf(o.line.ingredient)?.names[0] || o.line.text
+    return {
+      id: `${o.part}.${o.at}${nth > 1 ? `.${nth}` : ''}`,
+      part: o.part,
+      line: o.at,
+      ingredient: o.line.ingredient,
+      name: all || !portion.as ? name : `egg ${portion.as}s`,
+      kitchen: kitchen(all || portion.as ? o.line : some(o.line, portion.share)),
+      grams: all ? o.line.grams.best : o.line.grams.best * portion.share,
+      unnamed: unnamed.has(o) && !o.line.made,
+    }
+  }
+}
+
+/** A portion of a line, as a line. */
+function some(line: Line, share: number): Line {
+  const { quantity, grams } = line
+  return {
+    ...line,
+    ...(quantity && { quantity: { ...quantity, low: quantity.low * share, high: quantity.high * share } }),
+    grams: { low: grams.low * share, high: grams.high * share, best: grams.best * share },
+  }
 }

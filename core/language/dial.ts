@@ -97,7 +97,13 @@ function sizeAt(t: readonly Token[], i: number): Size | undefined {
   if (!sides.length || countsTins(t, sides, j)) return undefined
   const unit = sides.findLast((s) => s.unit)?.unit
   // Two bare numbers are a tin's sides when both are as long as one: "9x13". One bare number is nothing.
-  if (!unit && (sides.length < 2 || sides.some((s, n) => n < 2 && s.value < 5) || unitAfter(t, j))) return undefined
+  if (
+    !unit &&
+    (sides.length < 2 ||
+      sides.some((s, n) => n < 2 && s.value < (/^(?:loaf|bread|pan|tin)/.test(t[j]?.word ?? '') ? 4 : 5)) ||
+      unitAfter(t, j))
+  )
+    return undefined
   const assumed = unit ?? (sides[0]!.value <= 20 && sides[1]!.value <= 20 ? 'in' : 'cm')
   return { kind: 'size', sides: sides.map((s) => s.value * LENGTHS[s.unit ?? assumed]!.mm), unit: unit ?? undefined, from: i, to: j }
 }

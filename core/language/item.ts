@@ -376,6 +376,20 @@ function merged(t: readonly Token[], items: readonly Item[]): Item[] {
       y.to = x.to
       continue
     }
+    // "175 g sugar, plus 2 tbsp for the rhubarb": of the same, and what it is for.
+    if (
+      y.group &&
+      x.group &&
+      x.mention &&
+      /plus|\+/.test(joint) &&
+      !/extra|more|additional/.test(joint) &&
+      x.group.to <= x.mention.from &&
+      t[x.group.to]?.word === 'for'
+    ) {
+      y.group.sums.push({ measure: x.group.base, minus: false })
+      y.to = x.to
+      continue
+    }
     if (x.bare && y.group && /\bor\b/.test(joint)) {
       y.to = x.to
       continue

@@ -3,7 +3,7 @@ import type { Region } from '../measure/region'
 import { HEARD } from '../pantry/data/heard'
 import { ownIngredients, PANTRY } from '../pantry/pantry'
 import { STOPS, table, VERBS } from './lexicon'
-import { plain, tokenise, touching, type Token } from './token'
+import { isUntil, plain, tokenise, touching, type Token } from './token'
 
 /**
  * Names of ingredients in a text, found by their head.
@@ -153,7 +153,7 @@ const JOINING_MARKS = new Set(['-', '–', "'", '/', '&', '.', '’', '%'])
 
 /** Things of the kitchen that are called after food: "butter paper", "egg whisk". */
 const NO_FOOD = new Set(
-  'paper papers parchment knife knives dish dishes churn cutter beater whisk box boxes bag stage spreader wrapper thermometer boiler slicer tray cloth muslin mould mold shaker cooker'.split(
+  'paper papers parchment knife knives dish dishes churn cutter beater whisk box boxes bag stage spreader wrapper thermometer boiler slicer tray cloth muslin mould moulds mold molds basin basins ramekin ramekins shaker cooker'.split(
     ' ',
   ),
 )
@@ -170,6 +170,7 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
   // "almond-side down", "pea-sized", "nut-free": a word that only likens.
   if (t[p + 1]?.text === '-' && LIKENS.has(t[p + 2]?.word ?? '') && touching(token, t[p + 1]) && touching(t[p + 1], t[p + 2]))
     return undefined
+  if (isUntil(t, p)) return undefined
   if (t[p - 1]?.word === 'to' && AFTER_TO.has(token.word)) return undefined
   const heads = headsOf(token, index)
   if (!heads) return undefined
@@ -186,13 +187,13 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
       for (let reach = REACH; f >= 0 && reach > 0; reach--, f--) {
         const x = t[f]!
         if (x.kind === 'mark' && !JOINING_MARKS.has(x.text)) break
-        // "the eggs. Whites …" ends a sentence; "conf. sugar" does not.
+        // "the eggs. Whites …", "is thick. Add milk" end a sentence; "conf. sugar" does not.
         if (
           x.text === '.' &&
           f > 0 &&
           /^\p{Lu}\p{Ll}/u.test(t[f + 1]?.text ?? '') &&
           t[f - 1]!.kind === 'word' &&
-          headsOf(t[f - 1]!, index)
+          (headsOf(t[f - 1]!, index) || VERBS.has(t[f + 1]!.stem))
         )
           break
         if (x.kind === 'word' && STOPS.has(x.word) && x.stem !== name.words[k]) break

@@ -8,6 +8,12 @@ export const SORTS: readonly { words: RegExp; shape: TinShape; mm: Tin['mm']; ma
   { words: /\bmini\b.*\b(?:muffin|cupcake)s?\b/i, shape: 'cupcake', mm: { diameter: 32, height: 22 } },
   { words: /\b(?:madeleines?|magdalenas?)\b/i, shape: 'cupcake', mm: { diameter: 44, height: 18 } },
   { words: /\b(?:friands?|financiers?)\b/i, shape: 'cupcake', mm: { diameter: 48, height: 30 } },
+  // A pudding for one holds 175 to 200 ml.
+  {
+    words: /\b(?:dariole|castle pudding|(?:individual|mini|single|small|\d{2,3} ?ml) pudding (?:mou?ld|basin|tin))/i,
+    shape: 'round',
+    mm: { diameter: 72, height: 55 },
+  },
   { words: /\bramekins?\b/i, shape: 'round', mm: { diameter: 85, height: 48 }, material: 'ceramic' },
   { words: /\bhalf[- ]sheet\b/i, shape: 'sheet', mm: { width: 330, length: 460, height: 25 } },
   { words: /\bquarter[- ]sheet\b/i, shape: 'sheet', mm: { width: 229, length: 330, height: 25 } },

@@ -174,10 +174,16 @@ function holesIn(t: readonly Token[]): number | undefined {
 const LEAST_ACROSS = 95
 const DEEP = /^(?:deep|high|tall|in depth|sides)\b/
 
+/** "Six moulds, stood on a baking sheet": what tins stand on is no tin. */
+const standing = (sentence: string): string =>
+  /\b(?:mou?lds?|basins?|ramekins?|tins|cups|rings?)\b/i.test(sentence)
+    ? sentence.replace(/\b(?:up)?on(?:to)? (?:a|the|one) (?:\w+ )?(?:baking |oven )?(?:sheet|tray)\b/gi, '')
+    : sentence
+
 /** The tin that one sentence names. */
 function tinOf(written: string): TinMention | undefined {
   // "a 28er tin" is one of 28 cm.
-  const sentence = written.replace(/\b([1-3]\d)er\b/gi, '$1 cm')
+  const sentence = standing(written.replace(/\b([1-3]\d)er\b/gi, '$1 cm'))
   const t = tokenise(sentence)
   const dials = dialsIn(t)
   const sized = dials.filter((d): d is Size => d.kind === 'size')

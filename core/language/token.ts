@@ -129,3 +129,11 @@ export const wordsBetween = (tokens: readonly Token[], from: number, to: number)
 
 /** Whether two tokens stand together without a space. */
 export const touching = (a: Token | undefined, b: Token | undefined): boolean => a !== undefined && b !== undefined && a.to === b.from
+
+/** "whisk til pale" against "2 tbsp til": sesame is measured, or is seeds or oil. */
+export const isUntil = (t: readonly Token[], i: number): boolean =>
+  t[i]!.word === 'til' &&
+  i > 1 &&
+  t[i - 1]!.kind === 'word' &&
+  !/^(?:tsp|tbsp|cups?|g|black|white|and|of|the|toasted|roasted|with|some)$/.test(t[i - 1]!.word) &&
+  !/^(?:seeds?|oil)$/.test(t[i + 1]?.word ?? '')

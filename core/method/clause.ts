@@ -1,9 +1,9 @@
 import type { Scan } from '../language/item'
 import { isDash } from '../language/number'
 import type { Mention } from '../language/name'
-import type { Token } from '../language/token'
+import { isUntil, type Token } from '../language/token'
 import { roleOf } from '../recipe/role'
-import { ADVERBS, baseOf, IF, NOT, NOUN_VERBS, PARTICIPLES, UNTIL, VERB_CLASS, WHEN } from './lexicon'
+import { ADVERBS, baseOf, IF, MOSTLY_VERBS, NOT, NOUN_VERBS, PARTICIPLES, UNTIL, VERB_CLASS, WHEN } from './lexicon'
 import { sentencesOf } from './sentence'
 
 /** A piece of a sentence with one verb, before it is known what it means; all places are tokens. */
@@ -124,11 +124,15 @@ function isVerb(
       /^(?:butter|oil|flour)$/.test(token.word) &&
       /^(?:and|&)$/.test(next?.word ?? '') &&
       /^(?:line|flour|dust|grease|paper|sugar|base)$/.test(t[i + 2]?.word ?? '') &&
-      !/^(?:mix|stir|beat|cream|rub)$/.test(t[i - 2]?.word ?? '')
+      !/^(?:mix|stir|beat|cream|rub)$/.test(t[i - 2]?.word ?? '') &&
+      // "the eggs, oil and sugar" is a list.
+      !(t[i - 1]?.text === ',' && mentions.some((m) => m.to === i - 1))
     if (greases) return { verb: base.verb, gerund: false }
     const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
     return determined || opens ? { verb: base.verb, gerund: false } : undefined
   }
+  // "skewer test!"
+  if (/^(?:tests?|comes?|inserted)$/.test(next?.word ?? '') && VERB_CLASS[token.word] === 'poke') return undefined
   if (NOUN_VERBS.has(token.word) && next && /^(?:of|is|are|has|was|will|should|can|on the|in the)$/.test(next.word)) return undefined
   return { verb: base.verb, gerund: false }
 }
@@ -224,8 +228,9 @@ function behindPlace(t: readonly Token[], i: number, start: number, seen: number
     NOUN_VERBS.has(t[i]!.word)
   )
     return undefined
-  // "In a separate bowl"
-  if (/^(?:a|an|the|another|one)$/.test(t[i - 1]?.word ?? '')) return undefined
+  // "In a separate bowl", "skewer test!"
+  if (/^(?:a|an|the|another|one)$/.test(t[i - 1]?.word ?? '') || (VERB_CLASS[t[i]!.word] === 'poke' && t[i + 1]?.word === 'test'))
+    return undefined
   const cls = VERB_CLASS[t[i]!.word]
   return cls && cls !== 'other' && i > start + 1 ? t[i]!.word : undefined
 }
@@ -484,7 +489,14 @@ function plainVerb(t: readonly Token[], i: number, start: number, opened: number
   // "shortly before dinner get the oven to 200 °C": the time ends with its meal.
   if (i === opened + 2 && MEALS.test(t[i - 1]!.word) && !/^(?:or|and)$/.test(t[i + 1]?.word ?? '')) return x.word
   if (mentions.some((m) => i >= m.from && i < m.to)) return undefined
-  if (NOUN_VERBS.has(x.word) && t[i + 1]?.word !== 'in' && !mentions.some((m) => m.from === i + 1)) return undefined
+  if (
+    NOUN_VERBS.has(x.word) &&
+    t[i + 1]?.word !== 'in' &&
+    !mentions.some((m) => m.from === i + 1) &&
+    // "While they bake mix the juice and sugar"
+    !(MOSTLY_VERBS.has(x.word) && t[i + 1]?.word === 'the' && mentions.some((m) => m.from === i + 2))
+  )
+    return undefined
   const before = t[i - 1]!
   if (
     (before.kind === 'mark' && before.text !== ')') ||
@@ -516,7 +528,7 @@ const previousMark = (t: readonly Token[], i: number, start: number): string => 
 function opener(t: readonly Token[], i: number, start: number): 'until' | 'if' | 'when' | 'not' | undefined {
   const w = t[i]!.word
   const before = i > start ? t[i - 1]!.word : ''
-  if (UNTIL.has(w)) return 'until'
+  if (UNTIL.has(w) || (w === 'til' && isUntil(t, i))) return 'until'
   if (IF.has(w) && w !== 'should') return 'if'
   if (w === 'should' && i === start) return 'if'
   if (NOT.has(w) || (w === 'do' && t[i + 1]?.word === 'not') || (w === 'be' && t[i + 1]?.word === 'careful'))
@@ -594,7 +606,9 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
   const out: Piece[] = []
   // What stands before the first verb belongs to it, unless it is a thing of its own ("Oven 180; bake …").
   const lead = begins(t, mentions, verbs[0]!.at, start - 1)
-  const cut = lead > start ? lastCut(t, start, lead) : start
+  // "20 min in the pan then flip out": first the one, then the other.
+  const wait = t[lead - 1]?.word === 'then' && p.dials.some((d) => d.kind === 'time' && d.from >= start && d.to < lead)
+  const cut = wait ? lead - 1 : lead > start ? lastCut(t, start, lead) : start
   if (
     cut > start &&
     t.slice(start, cut).some((x, i) => !masked.has(start + i) && (x.kind === 'number' || mentions.some((m) => m.head === start + i)))

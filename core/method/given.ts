@@ -82,14 +82,15 @@ function foldIn(recipe: Recipe, whites: readonly number[], clauses: readonly Cla
 
 /** Nuts that have a meal of their own. */
 const MEALS: Readonly<Record<string, string>> = { almond: 'flour-almond', hazelnut: 'flour-hazelnut', walnut: 'flour-walnut' }
-const GRINDS: ReadonlySet<string> = new Set(['grind', 'whizz', 'blitz', 'process', 'pulse', 'mash'])
+const GRINDS: ReadonlySet<string> = new Set(['grind', 'whizz', 'blitz', 'process', 'pulse', 'mash', 'blend'])
 
 /** Nuts that the method grinds, alone or with sugar or flour, are a meal in the batter and no pieces in it. */
 function groundFirst(recipe: Recipe, clauses: readonly Clause[]): void {
   for (const c of clauses) {
     if (!GRINDS.has(c.verb)) continue
     const lines = c.things.flatMap((t) => ('line' in t ? (recipe.parts[t.part]?.lines[t.line] ?? []) : []))
-    if (!lines.every((l) => /^(?:almond|hazelnut|walnut|sugar|flour)/.test(l.ingredient ?? ''))) continue
+    if (!lines.every((l) => /^(?:almond|hazelnut|walnut|sugar|flour|zest|salt|starch|potato-starch|cornstarch)/.test(l.ingredient ?? '')))
+      continue
     for (const l of lines) l.ingredient = MEALS[l.ingredient ?? ''] ?? l.ingredient
   }
 }

@@ -1,7 +1,9 @@
 import { celsiusOf, type Size, type Time } from '../language/dial'
 import { scan, type Scan } from '../language/item'
 import type { Region } from '../measure/region'
-import type { Recipe } from '../recipe/recipe'
+import { unitById, unitSize } from '../measure/unit'
+import { density, need } from '../pantry/pantry'
+import type { Line, Recipe } from '../recipe/recipe'
 import { actOf, classOf, MIXED, placesIn, type Cues } from './act'
 import { heatsOf } from './clock'
 import { piecesOf, type Piece } from './clause'
@@ -20,6 +22,8 @@ interface Draft {
   cue: number | undefined
   /** It starts with the heading's part until another is named. */
   text: string
+  /** "You need 4 eggs, …": what is laid ready is not used yet. */
+  lists: boolean
   sign: string
 }
 
@@ -102,7 +106,7 @@ const wordsOf = (s: Scan, span: [number, number] | undefined): string =>
         .join(' ')
     : ''
 
-function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: string[] } {
+function draftsOf(recipe: Recipe, region: Region): Draft[] {
   const keys = lineKeys(recipe)
   const drafts: Draft[] = []
   recipe.method.forEach((text, step) => {
@@ -124,7 +128,12 @@ function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: str
       if (label !== undefined && piece.sentence > labelled && candidates.some((c) => c.lines.length)) {
         if (!candidates.some((c) => c.lines.some((l) => l.part === label))) label = undefined
       }
-      const of = groups.map((g) => (g.of ? partNamed(g.of, recipe) : undefined)).find((x) => x !== undefined)
+      for (const g of groups) {
+        // "Whisk wet", where a part is headed "Wet bowl": all of that part.
+        const named = g.group === 'dry' || g.group === 'wet' ? headedBy(g.group, recipe) : -1
+        if (named >= 0) Object.assign(g, { group: 'all', part: named })
+      }
+      const of = groups.map((g) => g.part ?? (g.of ? partNamed(g.of, recipe) : undefined)).find((x) => x !== undefined)
       drafts.push({
         step,
         piece,
@@ -134,11 +143,59 @@ function draftsOf(recipe: Recipe, region: Region): { drafts: Draft[]; texts: str
         cue: of ?? label ?? headed,
         text: unmasked(s, piece),
         sign: wordsOf(s, piece.until),
+        lists:
+          LAID_READY.test(s.text.slice(s.tokens[piece.from]?.from ?? 0, s.tokens[piece.to - 1]?.to ?? 0)) &&
+          candidates.length >= LEAST_LISTED,
       })
     }
   })
-  return { drafts, texts: recipe.method }
+  drafts.forEach((d, n) => (d.lists ||= listsOnly(d, drafts.slice(n + 1))))
+  return withBake(drafts)
 }
+
+/** "3 eggs, 150 g sugar, 200 g flour.": things without a word on what to do, most of which are named again. */
+function listsOnly(d: Draft, later: readonly Draft[]): boolean {
+  const own = d.candidates.filter((c) => c.lines.length)
+  if (d.piece.verb || d.piece.elided || own.length < LEAST_LISTED || d.scan.measures.length < LEAST_LISTED) return false
+  const again = own.filter((c) =>
+    later.some((x) => x.step === d.step && x.candidates.some((y) => y.mention.words.at(-1) === c.mention.words.at(-1))),
+  )
+  return again.length * 2 >= own.length
+}
+
+/** So long in its tin is in the oven, min. */
+const LEAST_BAKE = 8
+
+/** "Into two lined tins, 40 minutes.": where nothing else is baked, that is the bake. */
+function withBake(drafts: Draft[]): Draft[] {
+  const told = (d: Draft) => d.lists === false && /^(?:bake|cook|boil|fry)$/.test(classOf(d.piece.verb))
+  if (drafts.some((d) => told(d) || /\b(?:in|into) (?:the |a )?(?:\w+ )?oven\b/.test(d.text))) return drafts
+  const cold = /\b(?:fridge|freezer|chill|cool|set|stand|rest)/
+  for (let n = drafts.length - 1; n >= 0; n--) {
+    const d = drafts[n]!
+    const time = d.scan.dials.find((x): x is Time => x.kind === 'time' && x.from > d.piece.from && x.to <= d.piece.to)
+    if (!time || time.low < LEAST_BAKE || !placesIn(d.text).has('tin') || cold.test(d.text) || d.candidates.length) continue
+    if (d.piece.verb && classOf(d.piece.verb) !== 'put' && classOf(d.piece.verb) !== 'divide') continue
+    const at = time.from
+    const piece = (from: number, to: number, verb: string): Piece => ({ ...d.piece, from, to, verb, at: verb ? d.piece.at : -1 })
+    const filling = { ...d, piece: piece(d.piece.from, at, d.piece.verb) }
+    const baking = { ...d, piece: { ...piece(at, d.piece.to, ''), verb: 'bake', elided: true }, groups: [] }
+    filling.text = unmasked(d.scan, filling.piece)
+    baking.text = unmasked(d.scan, baking.piece)
+    return [...drafts.slice(0, n), filling, baking, ...drafts.slice(n + 1)]
+  }
+  return drafts
+}
+
+/** The part that its heading calls dry or wet, where another is not called so. */
+const headedBy = (word: 'dry' | 'wet', recipe: Recipe): number =>
+  recipe.parts.length > 1
+    ? recipe.parts.findIndex((p) => new RegExp(`\\b${word === 'wet' ? '(?:wet|liquids?)' : 'dry'}\\b`, 'i').test(p.name))
+    : -1
+
+const LAID_READY = /\b(?:(?:you|i|we)(?:'ll| will)? need|have ready|you want|get out|lay out|weigh out|gather)\b/i
+/** Fewer things than this are fetched for use at once. */
+const LEAST_LISTED = 3
 
 /** The best row of parts and lines for the pieces: a beam over (part, lines used). */
 function link(drafts: readonly Draft[], recipe: Recipe): State {
@@ -183,9 +240,9 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           const sorted = [...here].sort((a, b) => value(b) - value(a))
           const top = sorted[0]!
           score += Math.max(-1, value(top))
-          used ??= new Map(state.used)
+          if (!d.lists) used ??= new Map(state.used)
           const picks = c.all ? here.filter((l) => l.score >= top.score - 0.2) : [top]
-          for (const l of picks) used.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
+          for (const l of picks) used?.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })
         // "Knead a dough": all that is for it goes in.
@@ -209,7 +266,7 @@ const TIN_LINE = /\b(?:tins?|pans?|greas\w*|dust\w*|mou?lds?|trays?|lining|flour
  * What is not understood stays word for word and is listed as unread.
  */
 export function readMethod(recipe: Recipe, region: Region): Method {
-  const { drafts } = draftsOf(recipe, region)
+  const drafts = draftsOf(recipe, region)
   const linked = link(drafts, recipe)
   const steps: Step[] = recipe.method.map((text) => ({ text, clauses: [] }))
   const unread: Method['unread'] = []
@@ -266,11 +323,11 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       filled: filled.has(part) || filled.size > 0,
       foamed,
     }
-    const act = actOf(cues)
+    const act = d.lists ? 'other' : actOf(cues)
     // What greases a tin is not the butter of the batter.
     const kept = act === 'ready-tin' ? things.filter((x) => !('line' in x) || forTin(recipe, x)) : things
     for (const x of kept)
-      if ('line' in x && !(HELD_BACK.test(p.verb) && x !== kept[0]))
+      if ('line' in x && !d.lists && !(HELD_BACK.test(p.verb) && x !== kept[0]))
         used.set(
           key(x.part, x.line),
           Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? (HELD_BACK.test(p.verb) ? SOME : 1)))),
@@ -299,6 +356,12 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       ...(p.condition && { condition: [t[p.condition[0]]!.from, t[p.condition[1] - 1]!.to] as const }),
       ...(/\b(?:optional(?:ly)?|if you like|if liked|if desired|if using)\b/i.test(s.text.slice(...span)) && { optional: true as const }),
       ...(signs && { signs }),
+      ...(d.lists && { lists: true as const }),
+    }
+    // "OR in a cooker, 45 min": another way to do the same.
+    if (act === 'bake' && before === 'bake' && OTHERWISE.test(s.text.slice(...span))) {
+      unread.push({ step: d.step, span })
+      return
     }
     // Only a condition or a warning: it belongs to the clause before.
     if (!p.verb && p.condition && !time && !kept.length && act === 'other') {
@@ -361,8 +424,30 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       )
     if (act !== 'other') before = act
   })
+  imply(recipe, steps)
   return { steps, unread, unlinked }
 }
+
+/** Acts that need something to be done with. */
+const NEEDS_THINGS: ReadonlySet<Act> = new Set(['mix', 'cream', 'melt', 'simmer', 'foam'])
+/** One line that is never named may be forgotten; more are meant. */
+const LEAST_IMPLIED = 2
+
+/** "Icing: butter, milk, cocoa. Bring to the boil.": a part of which hardly a thing is named begins with all of it. */
+function imply(recipe: Recipe, steps: readonly Step[]): void {
+  recipe.parts.forEach((p, part) => {
+    const clauses = steps.flatMap((s) => s.clauses.filter((c) => c.part === part))
+    if (recipe.parts.length < 2 || clauses.some((c) => c.things.some((t) => 'group' in t))) return
+    const named = new Set(clauses.flatMap((c) => c.things.flatMap((t) => ('line' in t ? [t.line] : []))))
+    const unnamed = p.lines.filter((l, line) => l.ingredient && l.grams.best > 0 && !named.has(line)).length
+    const first = clauses[0]
+    if (!first || unnamed < LEAST_IMPLIED || !NEEDS_THINGS.has(first.act) || first.things.some((t) => 'line' in t)) return
+    first.things.push({ span: [first.span[1], first.span[1]], group: 'rest', implied: true })
+  })
+}
+
+/** What opens another way to do the same. */
+const OTHERWISE = /^\s*\(?(?:or|alternatively)\b/i
 
 /** "Hold back 2 tablespoons of the flour": a little of it, the rest is still to come. */
 const HELD_BACK = /^(?:hold|reserve|save|keep)$/
@@ -493,14 +578,7 @@ function thingsOf(
       if (before >= 1 && c.mention.words[0] === 'mix') continue
       // "the butter and sugar mixture": it was made of them before.
       if (before > 0 && !c.rest && OF_MIXTURE.test(d.scan.text.slice(span[1]))) continue
-      const measure = d.scan.measures.find(
-        (m) => m.to <= c.mention.from && c.mention.from - m.to <= 3 && m.from >= d.piece.from && m.unit.kind === 'mass',
-      )
-      const share =
-        c.share ??
-        (measure && line.grams.best > 0 && measure.low * (measure.unit.id === 'kg' ? 1000 : 1) < line.grams.best * 0.97
-          ? (measure.low * (measure.unit.id === 'kg' ? 1000 : 1)) / line.grams.best
-          : undefined)
+      const share = c.share ?? told(d, c.mention.from, line, recipe.region ?? 'uk')
       if (out.some((x) => 'line' in x && x.part === l.part && x.line === l.line)) continue
       out.push({
         span,
@@ -516,6 +594,33 @@ function thingsOf(
   for (const g of d.groups) out.push({ span: [g.from, g.to], group: g.group } satisfies GroupThing)
   return out
 }
+
+/** How much of its line a measure before its name is, where it is less: "¾ cup of the sugar", "2 of the eggs". */
+function told(d: Draft, mention: number, line: Line, region: Region): number | undefined {
+  const m = d.scan.measures.find((x) => x.to <= mention && mention - x.to <= 3 && x.from >= d.piece.from)
+  if (!m || !line.ingredient || line.grams.best <= 0) return undefined
+  const size = unitSize(m.unit, region)
+  const grams =
+    m.unit.kind === 'mass' && size
+      ? m.low * size
+      : m.unit.kind === 'volume' && size
+        ? m.low * size * (perMl(line, region) ?? density(need(line.ingredient)))
+        : m.unit.id === 'piece' && line.quantity?.unit === 'piece' && line.quantity.low > 0
+          ? (m.low / line.quantity.low) * line.grams.best
+          : 0
+  const share = grams / line.grams.best
+  return share > 0 && share < LESS ? share : undefined
+}
+
+/** What a millilitre of a line weighs as its own cup was weighed, g; nothing where it was not measured by volume. */
+function perMl(line: Line, region: Region): number | undefined {
+  const unit = line.quantity && unitById(line.quantity.unit)
+  const ml = unit?.kind === 'volume' ? (unitSize(unit, region) ?? 0) * line.quantity!.low : 0
+  return ml > 0 ? line.grams.best / ml : undefined
+}
+
+/** A measure this near to its line names all of it. */
+const LESS = 0.97
 
 /** What a reading stands on: its words, and of each part what it is and what its lines say. */
 function groundsOf(recipe: Recipe): (string | number | null | undefined)[] {

@@ -19,7 +19,8 @@ describe('how an act is done', () => {
   })
 
   it('tips and warnings are nothing to do', () => {
-    for (const aside of ['Note: it keeps three days', 'Do not open the door', 'Serves eight']) expect(isAside(aside)).toBe(true)
-    for (const task of ['Bake for 20 minutes', 'Notch the edge', 'Make the icing']) expect(isAside(task)).toBe(false)
+    for (const aside of ['Note: it keeps three days', 'Tip: use ripe fruit', 'Do not open the door', 'Serves eight'])
+      expect(isAside(aside)).toBe(true)
+    for (const task of ['Bake for 20 minutes', 'Notch the edge', 'Make the icing', 'Tip in the flour']) expect(isAside(task)).toBe(false)
   })
 })

@@ -47,5 +47,5 @@ export function signsIn(words: string): Signs | undefined {
 
 /** Words of keeping and warning, which are nothing to do. */
 const ASIDE =
-  /^\s*(?:note|tip|nb|n\.b|warning|storage|keeps?|stays|lasts|improves|freezes|better the next|store|do not|don['’]t|never|variation|p\.?s|serves?|makes|enjoy)\b/i
+  /^\s*(?:note|tips?(?=\s*[:–-])|nb|n\.b|warning|storage|keeps?|stays|lasts|improves|freezes|better the next|store|do not|don['’]t|never|variation|p\.?s|serves?|makes|enjoy|tastes|best (?:kept|eaten|served|after|on|the)|good (?:warm|cold|with|hot)|delicious|perfect (?:with|for))\b/i
 export const isAside = (words: string): boolean => ASIDE.test(words)

@@ -57,6 +57,8 @@ export interface LineThing {
 export interface GroupThing {
   span: Span
   group: Group
+  /** No word says it: what stands in the list above goes in where its first verb stands. */
+  implied?: true
 }
 /** Something made by an earlier clause, as indices of step and clause. */
 export interface MadeThing {
@@ -83,6 +85,8 @@ export interface Clause {
   condition?: Span
   /** It is said to be left out by who likes. */
   optional?: true
+  /** Its things are only laid ready: "You need 4 eggs, …". */
+  lists?: true
   /** How it is done, where that is said. */
   signs?: Signs
 }

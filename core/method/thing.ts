@@ -43,7 +43,9 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   egg: (id) => id.startsWith('egg-') && !/replacer|liqueur/.test(id),
   white: (id) => id === 'egg-white',
   yolk: (id) => id === 'egg-yolk',
-  nut: (id, kind) => kind === 'nut' && !/coconut|seed/.test(id),
+  nut: (id, kind) => (kind === 'nut' && !/coconut|seed/.test(id)) || /^flour-(?:almond|hazelnut|walnut|pistachio|pecan)/.test(id),
+  hazelnut: (id) => /hazelnut/.test(id) && !/spread|oil/.test(id),
+  walnut: (id) => /walnut/.test(id) && !/oil/.test(id),
   almond: (id) => /almond/.test(id) && !/milk|butter|extract/.test(id),
   fruit: (id, kind) => kind === 'fruit' || /^dried|\braisins?\b|peel/.test(id),
   berry: (id) => /berries|cherries/.test(id),
@@ -151,6 +153,11 @@ const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(nul
   quarters: 0.75,
   most: 0.8,
   some: 0.3,
+  little: 0.1,
+  bit: 0.1,
+  dusting: 0.01,
+  sprinkling: 0.01,
+  touch: 0.01,
 }) as Record<string, number>
 const TARGETS = /^(?:into|over|onto|to|on|upon)$/
 
@@ -164,11 +171,11 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
   const fraction = s.measures.find((x) => x.unit.id === 'piece' && x.low < 1 && x.to <= m.from && m.from - x.to <= 3 && x.from >= from)
   if (fraction) return { share: fraction.low }
   const word = words.find((w) => w in SHARES && (words.includes('the') || words.includes('of')))
-  return word ? { share: SHARES[word]! } : {}
+  return word && (!/^(?:little|bit|dusting|sprinkling|touch)$/.test(word) || words.includes('of')) ? { share: SHARES[word]! } : {}
 }
 
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
-const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix)$/
+const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix|sweeteners?)$/
 
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
@@ -263,9 +270,12 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'dry',
-    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b/,
+    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
   ],
-  ['wet', /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b/],
+  [
+    'wet',
+    /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b|\b(?:add|whisk|mix|combine|stir|beat) wet\b(?! (?:ing|mix|thing|stuff|item))/,
+  ],
   [
     'all',
     /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|\bthe (?:whole )?lot\b(?! of)|\b\w+ ingredients\b|^\W*(?:first |then |and )?(?:knead|make|prepare|mix up|stir up) (?:up )?(?:a|an|your) (?:\w+ ){0,2}?(?:dough|batter|pastry|crumble|streusel|paste|icing|glaze|syrup|custard)\b/,
@@ -278,6 +288,8 @@ export interface FoundGroup {
   to: number
   /** "filling ingredients": the part that they are of. */
   of?: string
+  /** The part that is headed so. */
+  part?: number
 }
 
 /** Words for several lines at once in a piece. */

@@ -55,3 +55,41 @@ describe('methods that are told rather than ordered', () => {
     expect(put.find((c) => c.things.includes('vinegar'))!.act).toBe('mix')
   })
 })
+
+describe('what is told by the way', () => {
+  it('what one needs is not used yet', () => {
+    const told = read(
+      'You need 3 eggs, 150 g sugar, 60 ml oil and 200 g flour. Whisk the eggs, oil and sugar, fold in the flour. Bake at 180 C for 30 minutes.',
+    )
+    expect(told.find((c) => c.act !== 'other')!.things).toEqual(['egg-whole', 'oil-vegetable', 'sugar-white'])
+  })
+
+  it('so long in its tin is the bake, where nothing else is', () => {
+    const told = read('Whisk the eggs and sugar, fold in the flour. Into two lined 20 cm tins, 40 minutes. Cool.')
+    expect(told.map((c) => c.act)).toEqual(['foam', 'fold', 'fill-tin', 'bake', 'cool'])
+    expect(acts('Mix the flour and butter. Into the tin, 40 minutes in the fridge.')).not.toContain('bake')
+  })
+
+  it('a stay and then what is done are two', () => {
+    const told = read('Mix everything. Bake at 180 C for 50 minutes. 20 min in the pan then flip out.')
+    expect(told.slice(-2)).toMatchObject([{ act: 'cool', minutes: [20, 20] }, { act: 'unmould' }])
+  })
+
+  it('“til” is until, and “til” is sesame', () => {
+    expect(read('Whisk the eggs and sugar til pale, fold in the flour.')[0]!.things).toEqual(['egg-whole', 'sugar-white'])
+    expect(readGiven('Cake\n2 tbsp til\n200 g flour', 'in').recipe.parts[0]!.lines[0]!.ingredient).toBe('sesame-seed')
+  })
+
+  it('another way to bake is no second bake', () => {
+    expect(acts('Mix. Bake at 180 C for 40 min. OR in a cooker on low flame, 45 min.').filter((a) => a === 'bake')).toHaveLength(1)
+  })
+
+  it('while it bakes something is made', () => {
+    const told = read('Beat the butter, flour and eggs. Bake for 20 minutes. While they bake mix the milk and vinegar. Cool.')
+    expect(told.find((c) => c.things.includes('vinegar'))?.act).toBe('mix')
+  })
+
+  it('a skewer test pokes no cake', () => {
+    expect(acts('Mix everything. In the tin, in the oven, 45–50 mins. skewer test! Cool.')).not.toContain('poke')
+  })
+})

@@ -53,6 +53,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-2, (f) => f.amounts > 0 && f.unitAmounts === 0 && amountNamed(f) && f.words <= 4 && !f.role],
     [-3, (f) => f.method || f.ingredients],
     [-3, (f) => f.meta && f.words < 8 && f.strongMeta],
+    [-4, (f) => f.usedFor],
   ],
   intro: [
     [0.2, () => true],
@@ -74,6 +75,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     // "Bake for 30 minutes." is told to the cook.
     [-3, (f) => f.verbFirst && f.stop && !/^\w+(?: \w+)?\s*:/.test(f.text)],
     [-2, (f) => f.numbering?.marked === true],
+    [6, (f) => f.vessel && f.verbs === 0],
     [1.5, (f) => /^(?:serves|makes|yields?|prep|cook time|total)/i.test(f.text)],
     // "28 x 18 cm tin, 180C, 35 min": a line of size, heat and time is never an ingredient.
     [3.5, (f) => !f.meta && f.names === 0 && f.verbs === 0 && (f.heat || f.size) && f.words < 14],
@@ -113,6 +115,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [3, (f) => f.amounts === 0 && f.names > 0 && f.words < 12 && f.vague],
     [2, (f) => f.amounts > 0 && !f.amountFirst && f.names > 0 && f.words < 12 && f.vague],
     [6, (f) => f.purpose],
+    [3.5, (f) => f.usedFor],
+    [1.5, (f) => f.usedFor && f.verbFirst],
     [-4.5, (f) => f.definition],
     [-1.6, (f) => f.stop && f.words > 9 && !f.amountLast && !f.row.text.endsWith(')')],
     [1.2, (f) => f.amounts > 0 && f.names > 0],
@@ -127,6 +131,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-5, (f) => f.heat],
     [-1.2, (f) => f.time],
     [-0.8, (f) => f.size],
+    [-4, (f) => f.vessel],
     [-2.2, (f) => f.verbFirst && !f.amountFirst],
     [-0.7, (f) => (f.verbs >= 2 ? f.verbs : 0)],
     [-3, (f) => f.colon],
@@ -149,6 +154,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
   step: [
     [-1.5, () => true],
     [3, intoTin],
+    [-3, (f) => f.usedFor],
     [2, (f) => f.verbFirst],
     [1.8, (f) => f.numbering !== undefined && (f.numbering.marked || f.verbFirst) && !f.amountFirstBehindNumber],
     [0.6, (f) => Math.min(5, f.verbs)],

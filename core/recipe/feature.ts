@@ -45,6 +45,9 @@ const COMMENT =
   /^(?:reply|>|["“])|\bsays?:|\b(?:says|wrote|replied)\b\s*:?|^\w+[\w_.]*\s*[:–-]\s+(?=[A-Z])|\b\d{1,2} (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
 const NOTE = /^(?:note|tip|n\.?b|ps|p\.s|storage|keeps|hint|xo|love|enjoy|store|\*|remember|important|variation)/i
 const VAGUE = /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?)\b/i
+/** "icing sugar, to dust", "sliced almonds for topping": a thing without an amount, and what it is for. */
+const USED_FOR =
+  /^\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
 export const DEFINITION =
   /\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
@@ -79,6 +82,8 @@ export interface Features {
   heat: boolean
   time: boolean
   size: boolean
+  /** "For a bundt form of 2 litres": names a tin by what it holds. */
+  vessel: boolean
   colon: boolean
   capitals: boolean
   stop: boolean
@@ -96,6 +101,8 @@ export interface Features {
   comment: boolean
   note: boolean
   vague: boolean
+  /** "icing sugar, to dust". */
+  usedFor: boolean
   /** "1 cup = 240 ml": says what a measure holds. */
   definition: boolean
   /** Says what is baked. */
@@ -145,6 +152,11 @@ export function featuresOf(row: Row): Features {
     heat: s.dials.some((d) => d.kind === 'heat'),
     time: s.dials.some((d) => d.kind === 'time') && !/soak|rest|min\b.*old/.test(text),
     size: s.dials.some((d) => d.kind === 'size'),
+    vessel:
+      words.length < 12 &&
+      /\b(?:tins?|pans?|mou?lds?|form|basins?|dish)\b/i.test(text) &&
+      /\d[\s-]*(?:ml|l|lit(?:re|er)s?|pints?|cups?|qt)\b/i.test(text) &&
+      !units.some((u) => s.mentions.some((n) => n.from >= u.to && n.from - u.to <= 1)),
     colon: /:\s*$/.test(text),
     capitals: /[A-Z]/.test(text) && text === text.toUpperCase() && words.length > 0,
     stop: /[.!?)]$/.test(text),
@@ -162,6 +174,7 @@ export function featuresOf(row: Row): Features {
     comment: COMMENT.test(text),
     note: NOTE.test(text),
     vague: VAGUE.test(text),
+    usedFor: s.mentions.length > 0 && s.mentions[0]!.from <= 2 && words.length <= 9 && USED_FOR.test(text),
     definition: DEFINITION.test(text),
     bake: BAKE.test(text),
     role: roleOf(text) !== undefined,

@@ -246,6 +246,13 @@ function withoutSpeakers(given: readonly string[]): readonly string[] {
  *
  * @param text as pasted
  */
+/** "-- coffee syrup --", "~~ Cake ~~": a heading between rules. */
+const BETWEEN_RULES = /^([-–—=~_]{1,}|[-–—=~_*]{2,})\s*(\p{L}[^\d=~_]{1,60}?)\s*[-–—=~_*]{2,}$/u
+const unruled = (line: string): string => {
+  const m = BETWEEN_RULES.exec(line)
+  return m ? `# ${m[2]!}` : line
+}
+
 export function rowsOf(text: string): Row[] {
   const rows: Row[] = []
   let gap = 0
@@ -254,7 +261,7 @@ export function rowsOf(text: string): Row[] {
       gap++
       continue
     }
-    rows.push(row(unmarked(line).trim(), [at], gap))
+    rows.push(row(unmarked(unruled(line.trim())).trim(), [at], gap))
     gap = 0
   }
   return splitColumns(readFormulas(readTables(partHeads(unstrung(joinAmounts(rows))))))

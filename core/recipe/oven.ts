@@ -120,6 +120,13 @@ function settingsOf(source: Source, index: number, region: Region): Setting[] {
     const near = wordsBetween(t, Math.max(from, first.from - 7), first.from)
     if (NO_OVEN.test(`${near} ${wordsBetween(t, group.at(-1)!.to, Math.min(to, group.at(-1)!.to + 3))}`) && !/oven|bake/.test(before))
       return []
+    // "whisk until 40 °C": of what is in the bowl.
+    if (
+      main.celsius < COOLEST_OVEN &&
+      /\b(?:until|till|to|reaches|about)$/.test(before) &&
+      !/\b(?:oven|owen|bake|baking|preheat\w*|otg)\b/.test(before)
+    )
+      return []
     const turned = TURNED.test(near)
     const score =
       (source.step ? 1 : /\b(?:oven|bake|baking)\b/i.test(source.text) ? 1 : 0) +
@@ -173,6 +180,8 @@ function timingsOf(source: Source, index: number): Timing[] {
       // Of two times that may be meant the longer is more likely the bake.
       score += Math.min(0.5, d.high / 120)
       if (/^\+/.test(after)) score -= 1
+      // "OR in a cooker, 45 min"
+      if (/^(?:or|alternatively)\b/.test(sentence)) score -= 2
       if (/\b(?:before|not|don't|only after)\b[^,]{0,14}$/.test(near)) score -= 2
       if (d.high < 8) score -= 0.8
       if (/\b(?:until|till|test|toothpick|skewer|golden)\b/.test(after)) score += 0.4

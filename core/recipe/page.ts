@@ -51,7 +51,8 @@ const isInstruction = (text: string): boolean => {
   const first = t.find((x) => x.kind === 'word')
   return (
     first !== undefined &&
-    t.filter((x) => x.kind === 'word').length > 1 &&
+    // "Cream:" alone is a thing.
+    (t.filter((x) => x.kind === 'word').length > 1 || /^(?:add|combine|sift|stir|blend)$/.test(first.word)) &&
     MIXING.has(first.word) &&
     roleOf(text.replace(/^\W*\w+/, '')) === undefined
   )
@@ -270,7 +271,7 @@ export function readPage(text: string, region: Region): Page {
     continues = c.label === 'step' ? c : undefined
   }
   // Stages, each with its things and what is done with them: the headings are those of the steps too.
-  if (under.length > 1 && !sections.length) sections.push(...under)
+  if ((under.length > 1 || (under[0]?.at ?? 0) > 0) && !sections.length) sections.push(...under)
   takeFromSentences(classified, build, method)
   const used = build.parts.filter((p) => p.lines.length)
   const moved = new Map(build.parts.map((p, i) => [i, used.indexOf(p)]))
@@ -328,6 +329,9 @@ function takeStep(c: Classified, above: Classified | undefined, method: string[]
 const PART_OF_SENTENCE =
   /^(?:for|to make|make)?\s*(?:the |a |an )?\b(icing|frosting|glaze|sauce|topping|syrup|filling|batter|base|drizzle|buttercream|crust|cream)\b/i
 const CONDITIONAL = /\b(?:if|optional|instead|water bath|or use|substitute|can also|needed)\b/i
+/** "Butter six 200 ml moulds": of the tin, and no thing of the mix. */
+const OF_TIN =
+  /^\W*(?:lightly |generously |well )?(?:butter|grease|oil|line|flour|dust|spray)\b.*\b(?:tins?|pans?|mou?lds?|trays?|dish|ramekins?|basins?)\b/i
 const AGAIN = /\b(?:of )?(?:the|this|it|remaining|rest|other|half|reserved)\b/i
 
 /** Amounts that stand only in sentences: a page without a list, or a thing that the list forgot. */
@@ -338,6 +342,7 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
     const first = build.parts.find((p) => p.lines.length)
     for (const c of sources) {
       for (const sentence of sentencesOf(c.text)) {
+        if (OF_TIN.test(sentence)) continue
         const read = build.sentence(sentence)
         const lines = read.lines.filter((l) => l.ingredient && l.quantity)
         if (!lines.length) continue
@@ -353,9 +358,13 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
     if (!method.length) for (const c of sources) if (c.verbs > 1) method.push(c.text)
     return
   }
-  const ids = new Set(known.map((l) => l.ingredient))
-  const forgotten: ReadLine['lines'] = []
-  for (const c of classified)
+  const forgotten = new Map<Part | undefined, ReadLine['lines']>()
+  const last = build.parts.filter((p) => p.lines.length).at(-1)
+  // What a step tells before the next list begins is of the list above it.
+  let above: Part | undefined
+  for (const c of classified) {
+    if (c.label === 'method-heading') above = undefined
+    else if (c.label === 'ingredient') above = build.parts.find((p) => p.lines.some((l) => l.text === c.text)) ?? above
     if (c.label === 'step')
       for (const sentence of sentencesOf(c.text)) {
         // "Frosting: 8 oz cream cheese, ½ cup butter": a list of its own, under its own name.
@@ -368,16 +377,22 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
           build.put({ lines: own, questions: [] }, true)
           continue
         }
-        if (CONDITIONAL.test(sentence)) continue
+        if (CONDITIONAL.test(sentence) || OF_TIN.test(sentence)) continue
         const lines = build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && !AGAIN.test(l.text) && measured(l))
         // A sentence that brings one thing that the list lacks brings its company too.
-        if (lines.some((l) => !ids.has(l.ingredient))) forgotten.push(...lines)
+        const listed = above && above !== last ? above.lines : known
+        if (lines.some((l) => !listed.some((k) => k.ingredient === l.ingredient)))
+          forgotten.set(above, [...(forgotten.get(above) ?? []), ...lines])
       }
-  if (forgotten.length && forgotten.length <= 16) {
-    build.select(build.parts.filter((p) => p.lines.length).at(-1))
-    build.put({ lines: forgotten, questions: [] }, true)
+  }
+  for (const [part, lines] of forgotten) {
+    if (lines.length > MOST_FORGOTTEN) continue
+    build.select(part ?? last)
+    build.put({ lines, questions: [] }, true)
   }
 }
+/** More than this was no slip: it tells of something else. */
+const MOST_FORGOTTEN = 16
 
 /** A paragraph of amounts and names, none of which is to be done. */
 function isList(c: Classified, build: Builder): boolean {
@@ -391,7 +406,10 @@ const LEAST_PIECES = 4
 
 const REAL_UNITS = new Set(['g', 'kg', 'ml', 'dl', 'cl', 'l', 'oz', 'lb', 'cup', 'tbsp', 'tsp', 'stick', 'pinch', 'dessertspoon'])
 const measured = (l: ReadLine['lines'][number]): boolean =>
-  REAL_UNITS.has(l.quantity!.unit) || (l.quantity!.unit === 'piece' && l.ingredient!.startsWith('egg'))
+  REAL_UNITS.has(l.quantity!.unit) ||
+  // "1 box (3¾ cups) powdered sugar"
+  (['box', 'packet', 'can'].includes(l.quantity!.unit) && /\(\d/.test(l.text)) ||
+  (l.quantity!.unit === 'piece' && l.ingredient!.startsWith('egg'))
 
 /** What every line of the pasted text was taken for, blank ones left out. */
 function pageLines(text: string, classified: readonly Classified[]): PageLine[] {

@@ -48,7 +48,7 @@ export interface Worked {
 }
 
 const FAULT_COST = 60
-const CAUTION_COST = 7
+const CAUTION_COST = 12
 const NOTE_COST = 0.5
 const UNDONE_COST = 2.5
 const BUY_COST = 0.55
@@ -334,9 +334,19 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   return { lines, recipe }
 }
 
+/** Portions for one and the same thing are one. */
+function byThing(portions: readonly { replaces: string[]; grams: number }[]): { replaces: string[]; grams: number }[] {
+  const found = new Map<string, { replaces: string[]; grams: number }>()
+  for (const p of portions) {
+    const key = [...new Set(p.replaces)].sort().join('+')
+    found.set(key, { replaces: p.replaces, grams: (found.get(key)?.grams ?? 0) + p.grams })
+  }
+  return [...found.values()]
+}
+
 /** What of a line stands for what, where it stands for several things that went in apart. */
 function sharesOfLine(o: Outcome, kitchen: (grams: number) => string): Pick<OptionLine, 'shares'> {
-  const portions = (o.portions ?? []).filter((p) => p.grams > 0 && p.replaces.length)
+  const portions = byThing((o.portions ?? []).filter((p) => p.grams > 0 && p.replaces.length))
   const sum = portions.reduce((n, p) => n + p.grams, 0)
   if (portions.length < 2 || !(sum > 0)) return {}
   return {

@@ -161,6 +161,9 @@ export interface ProblemInput {
   altitudeM?: number
 }
 
+/** How sweet and how rich is the baker's own, as long as the new kind of cake bears it. */
+const OWN_TASTE: ReadonlySet<Banded> = new Set(['sugarConcentration', 'sugarPct', 'fatPct'])
+
 /** A trusted recipe may lie outside a band: then the band reaches to it. */
 const reaching = (band: Band | undefined, value: number | undefined): Band | undefined =>
   band && value !== undefined ? { low: Math.min(band.low, value), high: Math.max(band.high, value) } : band
@@ -220,7 +223,9 @@ export function buildProblem(input: ProblemInput): Problem {
     // Another kind of cake is best near neutral; the same cake stays as sour or alkaline as its baker likes it.
     const old = key === 'acidBalance' && moved ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]
-    const sea = wished ?? aimFor(old, band, moved ? model.aims?.[key] : undefined, { noHigher: key === 'sugarConcentration', trusted })
+    const sea =
+      wished ??
+      aimFor(old, band, moved && !OWN_TASTE.has(key) ? model.aims?.[key] : undefined, { noHigher: key === 'sugarConcentration', trusted })
     const value =
       sea === undefined || !km
         ? sea

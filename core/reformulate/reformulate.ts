@@ -19,7 +19,7 @@ import type { Option, Reformulation } from './option'
 import { buildProblem, type Problem } from './problem'
 import { roundToKitchen } from './round'
 import { combinationOf, search } from './search'
-import { situationOf, withoutEgg, type Situation } from './situation'
+import { isMeringue, situationOf, withoutEgg, type Situation } from './situation'
 import { solve } from './solve'
 import { draft, type Combination, type Draft, type Limits } from './variables'
 
@@ -45,7 +45,7 @@ export interface Progress {
 }
 
 /** Costs beside the balance, in tolerances squared. */
-export const STANDING_COST = 3
+export const STANDING_COST = 5
 export const BALANCE_COST = 3
 /** What a place further down the list of stand-ins costs. */
 const LATER = 0.6
@@ -341,7 +341,7 @@ const ALL_EGG = 0.18
 
 function hopeless(s: Situation): { code: string; message: string }[] {
   const { eggPct = 0, fatPct = 0 } = s.metrics
-  if (s.family === 'foam' && eggPct > FOAM_ONLY_EGG && fatPct < FOAM_ONLY_FAT)
+  if (s.family === 'foam' && eggPct > FOAM_ONLY_EGG && fatPct < FOAM_ONLY_FAT && !isMeringue(s.mix))
     return [
       {
         code: 'foam-is-all',

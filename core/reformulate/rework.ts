@@ -60,6 +60,12 @@ export function rework(
         has.give = Math.max(has.give, give)
         has.fixed = false
         has.why.push(why)
+        // How much of it stands for what, where it stands for several things.
+        if (replaces.length && (has.replaces.length || has.from > 0))
+          has.portions = [
+            ...(has.portions ?? [{ replaces: has.from > 0 ? [has.ingredient.id] : [...has.replaces], grams: has.start - start }]),
+            { replaces: [...replaces], grams: start },
+          ]
         has.replaces.push(...replaces)
       },
       remove(mover, why) {

@@ -9,7 +9,7 @@ import type { StandIn } from '../swaps/standins'
 import { firstAllowed, type Rules } from './allowed'
 import type { Variable } from './problem'
 import { rework, widenedBands, type Reworked } from './rework'
-import type { Place, Situation } from './situation'
+import { isMeringue, type Place, type Situation } from './situation'
 
 /** One way through all that is asked: a school for the eggs, stand-ins for what else must go, changes by degree. */
 export interface Combination {
@@ -65,6 +65,18 @@ const GAS_FOR_FOAM = 0.75
 const HELD: ReadonlySet<Ingredient['kind']> = new Set(['sugar', 'syrup', 'fat'])
 /** Fat may grow so little where only eggs were to go. */
 const MOST_FAT = 1.06
+/** Bakers who leave the eggs out take a tenth of the sugar and fat away at most, and mostly none. */
+const LEAST_KEPT = 0.9
+
+const sugarIn = (i: Ingredient): number => ((i.per100.sucrose ?? 0) + (i.per100.glucose ?? 0) + (i.per100.fructose ?? 0)) / 100
+const fatIn = (i: Ingredient): number => ((i.per100.liquidFat ?? 0) + (i.per100.plasticFat ?? 0)) / 100
+
+/** What a school brings of something in the place of all eggs, as a share of what the batter has of it: condensed milk is sugar itself, nut butter fat. */
+function broughtShare(s: Situation, school: School | undefined, of: (i: Ingredient) => number): number {
+  const has = s.places.reduce((g, p) => (p.main ? g + p.grams * of(p.ingredient) : g), 0)
+  const comes = (school?.brings ?? []).reduce((g, b) => g + b.per[1] * of(need(b.any[0]!)), 0)
+  return has > 0 ? (comes * s.eggGrams) / EGG_UNIT / has : 0
+}
 
 type Freedom = { low: number; high: number; give: number; fixed?: boolean }
 
@@ -173,13 +185,19 @@ export function draft(
     return add({ key: `+${ingredient.id}${tie ? `@${tie.to}` : ''}`, ingredient, from: 0, start, low, high, give, tie, replaces, why })
   }
 
-  /** Who asks for no egg asks for no more butter. */
-  const kept = (f: Freedom, i: Ingredient, grams: number): Freedom =>
-    held && HELD.has(i.kind)
-      ? { low: grams, high: grams, give: 1, fixed: true }
-      : eggsGo && i.kind === 'fat'
-        ? { ...f, high: Math.min(f.high, grams * MOST_FAT) }
-        : f
+  // Whites and sugar in their proportion are all that a meringue is: nothing is moved but the foam itself.
+  const meringue = eggsGo && isMeringue(situation.mix)
+  const brought = { sugar: broughtShare(situation, combination.egg, sugarIn), fat: broughtShare(situation, combination.egg, fatIn) }
+  const asked = (slot: string) => combination.changes.some((c) => c.change.slot === slot)
+  /** Who asks for no egg asks for no more butter, and for a cake that is still as sweet and as rich. */
+  const kept = (f: Freedom, i: Ingredient, grams: number): Freedom => {
+    if (meringue || (held && HELD.has(i.kind))) return { low: grams, high: grams, give: 1, fixed: true }
+    if (!eggsGo || f.fixed || !HELD.has(i.kind)) return f
+    const low = asked(i.kind === 'fat' ? 'fat' : 'sugar')
+      ? f.low
+      : Math.max(f.low, grams * (LEAST_KEPT - (i.kind === 'fat' ? brought.fat : brought.sugar)))
+    return { ...f, low, high: i.kind === 'fat' ? Math.min(f.high, grams * MOST_FAT) : f.high }
+  }
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
   const standInFor = (place: Place): StandIn | undefined =>
@@ -231,7 +249,7 @@ export function draft(
 
   if (combination.egg && situation.eggGrams > 0) {
     const school = combination.egg
-    const units = Math.min(situation.eggGrams / EGG_UNIT, flour / FLOUR_PER_EGG)
+    const units = Math.min(situation.eggGrams / EGG_UNIT, meringue ? Infinity : flour / FLOUR_PER_EGG)
     const held = Math.min(units, school.mostEggs ?? Infinity)
     const eggs = [...new Set(leaving.filter((p) => p.ingredient.kind === 'egg').map((p) => p.ingredient.id))]
     let acid = 0
@@ -239,9 +257,15 @@ export function draft(
       const carrier = firstAllowed(b.any, rules)
       if (!carrier) return undefined
       const [least, usual, most] = b.per
-      const leader = bring(carrier, least * held, usual * held, most * held, Math.max(1, 0.3 * usual * held), eggs, [
-        { code: 'takes-over', message: 'stands in for the eggs' },
-      ])
+      const leader = bring(
+        carrier,
+        (meringue ? usual : least) * held,
+        usual * held,
+        (meringue ? usual : most) * held,
+        Math.max(1, 0.3 * usual * held),
+        eggs,
+        [{ code: 'takes-over', message: 'stands in for the eggs' }],
+      )
       acid += ((carrier.per100.acid ?? 0) / 100) * usual * held
       for (const t of b.with ?? []) {
         const tied = firstAllowed(t.any, rules)

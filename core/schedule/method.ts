@@ -224,6 +224,7 @@ class Planner {
     if (
       !this.baked &&
       !signs.crepe &&
+      !signs.unbaked &&
       !this.tasks.some((t) => t.acts.includes('fry')) &&
       this.recipe.parts.some((p) => p.role === 'batter')
     )

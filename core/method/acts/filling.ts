@@ -34,7 +34,10 @@ export const FILLING: readonly Rule[] = [
       (c.ids.length === 0 || c.filled) &&
       !c.group &&
       (c.filled || c.verb === 'pour' || c.verb === 'spread' || c.verb === 'press' || c.verb === 'fill' || c.verb === 'spoon') &&
-      !says(c, /\b(?:into the (?:mixture|flour|milk|bowl|yolks|eggs|well)|bowl|syrup over|on the (?:flour|mixture))\b/),
+      !says(
+        c,
+        /\b(?:into the (?:mixture|flour|milk|bowl|yolks|eggs|well)|bowl|syrup over|on the (?:flour|mixture)|(?:on|onto|into|over|to) (?:the )?(?:dry|wet))\b/,
+      ),
   ],
   [
     'fill-tin',

@@ -114,15 +114,19 @@ export function namesOf(sheet: Sheet, work: Work, things: readonly LineThing[]):
 }
 
 /** What stands where the eggs of a part stood: the school's carrier, and the liquid that came with it. */
-function eggNames(sheet: Sheet, part: number): string[] {
+function eggNames(sheet: Sheet, part: number, together: ReadonlySet<string> = new Set()): string[] {
   const by = sheet.r.lines.filter((l) => (l.status === 'added' || l.shares) && l.to > 0 && l.partIndex === part && l.replaces.some(isEgg))
   const names: string[] = []
   const school = sheet.batterParts.has(part) ? sheet.r.egg : undefined
   if (school) {
     const shared = by.find((l) => l.shares && school.calledInMethod.includes('{carrier}') && school.brings[0]?.any.includes(l.ingredient))
+    // "eggs, buttermilk": what stands for both goes in at once, and is one amount.
+    const atOnce = shared?.shares?.every((s) => s.replaces.some((id) => isEgg(id) || together.has(id)))
     names.push(
       shared
-        ? sheet.nameFor(shared, shared.replaces.find(isEgg)!)
+        ? atOnce
+          ? sheet.name(shared.ingredient)
+          : sheet.nameFor(shared, shared.replaces.find(isEgg)!)
         : school.foams
           ? sheet.name(sheet.carrier(school.brings[0]?.any) ?? 'aquafaba')
           : sheet.called,
@@ -204,7 +208,13 @@ export function eggMention(
     work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: stands })
     return
   }
-  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part)
+  if (clause?.lists) {
+    work.edits.push({ from: np.from, to: np.to, words: sheet.called || joined(eggNames(sheet, found.part)) })
+    work.why.add('It stands for the eggs.')
+    return
+  }
+  const together = new Set(clause?.things.flatMap((t) => (isLine(t) && !isEgg(t.ingredient) ? [t.ingredient] : [])))
+  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part, together)
   // "Eggs in one by one": the little word goes along.
   const manner = /^(\s+in)?,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
     work.text.slice(np.to),

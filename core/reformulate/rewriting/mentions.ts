@@ -47,7 +47,11 @@ export function renameAll(sheet: Sheet, work: Work): void {
       continue
     }
     if (/^(?:mixture|batter|foam|mix|mass)$/.test(next)) {
-      const words = fate.kind === 'swapped' && !isEgg(found.ingredient) ? `${joined(fate.by.map((b) => sheet.name(b.ingredient)))} ` : ''
+      const words = isEgg(found.ingredient)
+        ? standing(sheet, found.part, next)
+        : fate.kind === 'swapped'
+          ? `${joined(fate.by.map((b) => sheet.name(b.ingredient)))} `
+          : ''
       // There is no foam any more where only a mixture was whisked.
       const foam = next === 'foam' && !sheet.r.egg?.foams
       work.edits.push({ from: t.from, to: foam ? s.tokens[m.to]!.to : s.tokens[m.to]!.from, words: foam ? 'mixture' : words })
@@ -82,6 +86,13 @@ export function renameAll(sheet: Sheet, work: Work): void {
   }
 }
 
+/** What the "egg mixture" is called now: by what stands there, where that is one thing. */
+function standing(sheet: Sheet, part: number, next: string): string {
+  if (next === 'foam') return ''
+  const name = (sheet.stands.get(part) ?? (sheet.batterParts.has(part) ? sheet.called : '')).replace(/ (?:mixture|foam)$/, '')
+  return name && !/^[\d¼½¾⅓⅔⅛]/.test(name) ? `${name} ` : ''
+}
+
 function swapFor(
   sheet: Sheet,
   work: Work,
@@ -99,14 +110,24 @@ function swapFor(
     ? by.filter((b) => work.edits.some((e) => e.from >= here.span[0] && e.to <= here.span[1] && e.words.includes(sheet.name(b.ingredient))))
     : []
   if (twice.length && twice.length < by.length) by = by.filter((b) => !twice.includes(b))
+  if (twice.length && twice.length === by.length && by.every((b) => b.shares) && here && MIXING.has(here.act)) {
+    drop(sheet, work, np, here, m, found.ingredient)
+    return
+  }
+  // "The flour and the starch": what goes in at once is one amount.
+  const together = new Set(here?.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])))
   by.forEach((b) => sheet.say(b))
   const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
   // Flour for flour keeps its short name, once it was said what it is.
   const own = work.text.slice(work.scan.tokens[m.from]!.from, work.scan.tokens[m.to - 1]!.to)
   const names =
-    flour && short && !first
+    flour && short && !first && !by.some((b) => b.shares && here?.act !== 'ready-tin')
       ? ['flour']
-      : by.map((b) => shareWritten(sheet, b, found.ingredient) ?? asWritten(sheet, b.ingredient, found.ingredient, own))
+      : by.map(
+          (b) =>
+            (here?.act === 'ready-tin' ? undefined : shareWritten(sheet, b, found.ingredient, together)) ??
+            asWritten(sheet, b.ingredient, found.ingredient, own),
+        )
   // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
   const amount =
     np.amount && first && np.whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
@@ -130,8 +151,8 @@ function swapFor(
 }
 
 /** What of a shared line goes in here. */
-function shareWritten(sheet: Sheet, b: OptionLine, id: string): string | undefined {
-  if (!b.shares?.some((s) => s.replaces.includes(id))) return undefined
+function shareWritten(sheet: Sheet, b: OptionLine, id: string, together: ReadonlySet<string>): string | undefined {
+  if (!b.shares?.some((s) => s.replaces.includes(id)) || b.shares.every((s) => s.replaces.some((x) => together.has(x)))) return undefined
   return sheet.nameFor(b, id)
 }
 
@@ -177,8 +198,9 @@ function ownShare(
 /** Amounts within a sentence follow their line. */
 function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: OptionLine) {
   const s = work.scan
-  const measure = s.measures.find((x) => x.to <= m.from && m.from - x.to <= 3 && x.unit.kind === 'mass')
+  const measure = s.measures.find((x) => x.to <= m.from && m.from - x.to <= 3 && (x.unit.kind === 'mass' || x.unit.kind === 'volume'))
   if (!measure || now.from <= 0) return
+  if (measure.unit.kind === 'volume') return void volume(work, measure, thing, now)
   const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')
   const share = thing?.rest ? 0.5 : (thing?.share ?? 1)
   if (!number || number.value === undefined) return
@@ -190,6 +212,20 @@ function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: Opti
     work.edits.push({ from: number.from, to: number.to, words })
     work.why.add('The amount follows its line.')
   }
+}
+
+/** All of a line, told by volume, is told in its new measure: "300 ml sunflower oil". */
+function volume(work: Work, measure: Work['scan']['measures'][number], thing: LineThing | undefined, now: OptionLine) {
+  if (!thing || thing.share !== undefined || thing.rest || Math.abs(now.to - now.from) < 0.02 * now.from) return
+  const s = work.scan
+  const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')
+  const metric = /^[mcd]?l$/.test(measure.unit.id)
+  const [from, to] = [s.tokens[measure.from]!.from, s.tokens[measure.to - 1]!.to]
+  if (metric && number?.value !== undefined) {
+    const ml = (number.value * now.to) / now.from
+    work.edits.push({ from: number.from, to: number.to, words: String(ml >= 20 ? 5 * Math.round(ml / 5) : Math.round(ml * 10) / 10) })
+  } else if (!metric) work.edits.push({ from, to, words: now.kitchen })
+  work.why.add('The amount follows its line.')
 }
 
 /** "the remaining 300 g", without the name of what remains: it follows its line too. */
@@ -229,7 +265,10 @@ export function rewordAll(sheet: Sheet, work: Work): void {
       '',
       true,
     )
-    put(/\bbuttered\b(?= (?:tins?|pans?|mou?lds?|dish|and|paper|springform|bundt|round|square|loaf|\d|baking|cake|ring))/gi, 'greased')
+    put(
+      /\bbuttered\b(?= (?:tins?|pans?|mou?lds?|dish|and (?:lined|floured|papered)|paper|springform|bundt|round|square|loaf|\d|baking|cake|ring))/gi,
+      'greased',
+    )
   }
   if (sheet.r.glutenFree) {
     put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust', '', true)

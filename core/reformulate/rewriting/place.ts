@@ -13,6 +13,7 @@ import {
   DRY_ACTS,
   FATS,
   FLOURS,
+  isEgg,
   MIXING,
   SUGARS,
   WET_ACTS,
@@ -62,6 +63,7 @@ function besideItsPart(sheet: Sheet, l: OptionLine): boolean {
 
 /** What is new and not said yet goes in where its kind goes in; then what schools prepare, wait for and test. */
 export function placeNew(sheet: Sheet) {
+  for (const part of sheet.batterParts) eggsInGroup(sheet, part)
   for (const l of sheet.added()) {
     if (sheet.isSaid(l) || sheet.named(l)) continue
     if (!besideItsPart(sheet, l)) bring(sheet, l)
@@ -117,7 +119,13 @@ export function bring(sheet: Sheet, l: OptionLine) {
       : WETS
   const poured =
     kinds === WETS || (kinds === FATS && (need(l.ingredient).per100.liquidFat ?? 0) > (need(l.ingredient).per100.plasticFat ?? 0))
-  const group = groupOf(sheet, l.partIndex, dry)
+  const boxed = bakedAtOnce(sheet, l.partIndex)
+  if (boxed) {
+    append(sheet.works[boxed.work]!, boxed.thing, dry ? name : `the ${name}`)
+    sheet.works[boxed.work]!.why.add(`${capital(name)} goes in with the mix.`)
+    return
+  }
+  const group = groupOf(sheet, dry ? (dryPart(sheet) ?? l.partIndex) : l.partIndex, dry)
   const like =
     listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ??
     // What is one of "the dry ingredients" goes there, before it goes to anything else that is dry.
@@ -125,6 +133,13 @@ export function bring(sheet: Sheet, l: OptionLine) {
     // Milk goes in with the oil, oil with the milk; with fruit only where that is wet itself.
     (poured ? listOf(sheet, l.partIndex, kinds === WETS ? FATS : WETS, WET_ACTS, isPoured) : undefined) ??
     (poured ? listOf(sheet, l.partIndex, WET_FRUIT, WET_ACTS, (id) => /puree|sauce|juice|banana|pumpkin|crushed/.test(id)) : undefined)
+  const rest = restOf(sheet, l)
+  if (rest) {
+    const work = sheet.works[rest.work]!
+    bracket(work, wordEnd(work.text, work.clauses[rest.clause]!.things.find(isGroup)!.span[1]), name)
+    work.why.add(`${capital(name)} goes in with the rest.`)
+    return
+  }
   if (group && (!like || before(group, like))) {
     const work = sheet.works[group.work]!
     const span = work.clauses[group.clause]!.things.find(isGroup)!.span
@@ -153,6 +168,17 @@ export function bring(sheet: Sheet, l: OptionLine) {
     { text, why: l.status === 'added' ? 'New in this mix.' : 'It still goes in.', role: 'add' },
     !tin,
   )
+}
+
+/** "Bake the mix with water, oil and eggs as the box says": where nothing tells of the bowl, all goes in there. */
+function bakedAtOnce(sheet: Sheet, part: number): (Place & { thing: LineThing }) | undefined {
+  const ours = (t: Clause['things'][number]): t is LineThing => isLine(t) && t.part === part && t.ingredient.startsWith('cake-mix')
+  for (let work = 0; work < sheet.works.length; work++)
+    for (const [clause, c] of sheet.works[work]!.clauses.entries()) {
+      const thing = c.things.find(ours)
+      if (thing) return c.act === 'bake' ? { work, clause, thing } : undefined
+    }
+  return undefined
 }
 
 /** A foam is folded in last: what else goes in goes in before it is whipped, or before it is folded where it stands first. */
@@ -209,6 +235,44 @@ function listOf(
       if (thing) return { work, clause, thing }
     }
   return undefined
+}
+
+/** "Whisk the wet things": eggs that only such a word meant are one of them still, by what stands for them. */
+function eggsInGroup(sheet: Sheet, part: number): void {
+  const { egg } = sheet.r
+  const lines = sheet.r.recipe.parts[part]!.lines
+  if (!egg || egg.foams || sheet.eggPlaced.has(part) || !lines.some((l) => l.ingredient && isEgg(l.ingredient))) return
+  const at = groupOf(sheet, part, false)
+  const brought = sheet
+    .added(part)
+    .filter((l) => egg.brings.some((b) => [...b.any, ...(b.with ?? []).flatMap((x) => x.any)].includes(l.ingredient)))
+  if (!at || !brought.length || brought.some((l) => l.shares)) return
+  const work = sheet.works[at.work]!
+  bracket(work, work.clauses[at.clause]!.things.find(isGroup)!.span[1], sheet.called)
+  work.why.add('It stands for the eggs.')
+  brought.forEach((l) => sheet.say(l))
+  sheet.placeEgg(part)
+}
+
+/** Before the mark and the joint that end a clause. */
+const wordEnd = (text: string, at: number): number => at - /(?:[\s,;.!:]|\b(?:and|then)\b)*$/i.exec(text.slice(0, at))![0].length
+
+/** "Mix in the remaining ingredients": what stands for one of them, or raises the flour that is one of them, is one too. */
+function restOf(sheet: Sheet, l: OptionLine): Place | undefined {
+  const lines = sheet.r.recipe.parts[l.partIndex]!.lines
+  const unnamed = (test: (id: string) => boolean) =>
+    lines.some((x) => x.ingredient && test(x.ingredient)) &&
+    !sheet.works.some((w) => w.clauses.some((c) => c.things.some((t) => isLine(t) && t.part === l.partIndex && test(t.ingredient))))
+  const kind = need(l.ingredient).kind
+  const dry = kind === 'leavener' || kind === 'binder'
+  const stands = l.replaces.length > 0 && l.replaces.every((id) => unnamed((x) => x === id))
+  if (!stands && !(dry && unnamed((x) => /^flour/.test(x)))) return undefined
+  return sheet.firstClauseOf((c) => MIXING.has(c.act) && c.part === l.partIndex && c.things.some((t) => isGroup(t) && t.group === 'rest'))
+}
+
+/** The batter part that its heading calls dry. */
+function dryPart(sheet: Sheet): number | undefined {
+  return [...sheet.batterParts].find((p) => sheet.batterParts.size > 1 && /\bdry\b/i.test(sheet.r.recipe.parts[p]!.name))
 }
 
 function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {

@@ -26,6 +26,6 @@ export const condensedMilk: School = {
   ],
   atOnce: true,
   cannot: 'Brings its own sugar: the cake cannot be made much less sweet. Browns early.',
-  standing: 0.4,
+  standing: 0.9,
   source: 'Classic condensed-milk sponge: 1 can, 200–250 g flour, 100–120 g butter, soda and acid',
 }

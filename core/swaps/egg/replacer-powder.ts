@@ -23,6 +23,6 @@ export const replacerPowder: School = {
     },
   ],
   cannot: 'Brings no richness or colour; follow the packet where it says otherwise.',
-  standing: 0.9,
+  standing: 1.3,
   source: 'Labels of starch-based replacers',
 }

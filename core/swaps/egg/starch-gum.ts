@@ -33,6 +33,6 @@ export const starchGum: School = {
   ],
   cannot: 'Brings no richness and no colour.',
   surestIn: [...SMOOTH],
-  standing: 1.2,
+  standing: 2.4,
   source: 'Eggless practice: 1 tbsp cornflour and 2–3 tbsp water an egg, xanthan 0.25–0.5 % of flour',
 }

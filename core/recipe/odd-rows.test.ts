@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../contract/handle'
+import type { Region } from '../measure/region'
+
+const parse = (text: string, region: Region = 'uk') => answer('parse', { text, region }).recipe
+const METHOD = '\n\nMethod\nWhisk the eggs and sugar. Fold in the flour. Bake at 180 C for 25 minutes.'
+const LIST = 'Sponge\n\n3 eggs\n100 g sugar\n100 g plain flour'
+const ids = (text: string) => parse(text).parts.flatMap((p) => p.lines.map((l) => l.ingredient))
+
+describe('rows that are no plain line', () => {
+  it.each([
+    ['icing sugar, to dust', 'sugar-icing'],
+    ['sliced almonds for topping', 'almond'],
+    ['cream, to serve', 'cream-heavy'],
+    ['butter for greasing', 'butter-unsalted'],
+    ['chopped walnuts – to decorate', 'walnut'],
+  ])('%s: a thing and what it is for', (row, id) => {
+    expect(ids(`${LIST}\n${row}${METHOD}`)).toContain(id)
+    expect(parse(`${LIST}\n${row}${METHOD}`).method).toHaveLength(1)
+  })
+
+  it('what more of a line is for is of the same thing', () => {
+    const sugar = parse(
+      `Cake\n300 g rhubarb\n175 g sugar, plus 2 tbsp for the rhubarb\n3 eggs\n200 g flour${METHOD}`,
+    ).parts[0]!.lines.filter((l) => l.ingredient === 'sugar-white')
+    expect(sugar).toHaveLength(1)
+    expect(sugar[0]!.grams.best).toBeGreaterThan(195)
+  })
+
+  it.each(['-- Coffee syrup --', '~~~ Coffee syrup ~~~', '*** Coffee syrup ***', '=== Coffee syrup ==='])('%s is a heading', (row) => {
+    const { parts } = parse(`${LIST}\n${row}\n120 ml coffee\n60 g sugar${METHOD}`)
+    expect(parts.map((p) => p.role)).toEqual(['batter', 'soak'])
+  })
+
+  it('a form told by what it holds is no ingredient', () => {
+    const { parts, tins } = parse(`Ring cake\n\nFor a Gugelhupf form of 2 litres\n\n${LIST.slice(8)}${METHOD}`)
+    expect(parts[0]!.lines).toHaveLength(3)
+    expect(tins[0]!.shape).toBe('fluted')
+  })
+
+  it('“8x4 loaf pan” is one tin of eight inches by four', () => {
+    expect(parse(`${LIST}\n\nMethod\nMix. Spread in an 8x4 loaf pan. Bake at 350F for 50 minutes.`, 'us').tins[0]).toMatchObject({
+      shape: 'loaf',
+      count: 1,
+      mm: { width: 102, length: 203 },
+    })
+  })
+
+  it('moulds that stand on a sheet are the tins', () => {
+    const { tins, parts } = parse(
+      `${LIST}\n\nMethod\nMix it. Butter six 200ml pudding moulds and stand them on a baking sheet. Fill and bake at 180 C for 25 minutes.`,
+    )
+    expect(tins[0]).toMatchObject({ shape: 'round', count: 6 })
+    expect(parts[0]!.lines).toHaveLength(3)
+  })
+
+  it('what is in the bowl is no oven', () => {
+    const told = answer('parse', {
+      text: `${LIST}\n\nMethod\nWhisk the eggs and sugar over a bain-marie until 40°C. Fold in the flour. Bake at 160°C for 35 minutes.`,
+      region: 'uk',
+    })
+    expect(told.recipe.oven.map((o) => o.celsius)).toEqual([160])
+    expect(told.questions.filter((q) => q.about === 'temperature')).toEqual([])
+  })
+
+  it('what steps tell before the next list is of the list above', () => {
+    const { parts } = parse(
+      'Sheet cake\n2 cups flour\n2 cups sugar\n1 tsp soda\nBoil 1 cup water with 2 sticks butter. Pour over dry, mix.\nAdd 1/2 cup buttermilk and 2 beaten eggs. Mix.\nPour in a 10x15 pan. 350, 20 min.\n\nIcing\n1 stick butter\n6 Tbsp buttermilk\nBring to boil. Beat in 1 box (3 3/4 cups) powdered sugar. Pour over.',
+      'us',
+    )
+    expect(parts[0]!.lines.map((l) => l.ingredient)).toEqual(
+      expect.arrayContaining(['water', 'butter-unsalted', 'buttermilk', 'egg-whole']),
+    )
+    expect(parts[1]!.lines.map((l) => l.ingredient)).toContain('sugar-icing')
+  })
+
+  it('“Add:” parts nothing off', () => {
+    expect(
+      parse('Cake\nMix:\n2 cups flour\n1 cup sugar\nAdd:\n2 eggs\n1/2 cup shortening\n\nBeat. Bake at 350F for 30 minutes.', 'us').parts,
+    ).toHaveLength(1)
+  })
+})
