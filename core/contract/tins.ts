@@ -84,6 +84,7 @@ function known(request: BatterRequest): Known {
       allWater: shareIn(lines, 'water'),
       starch: shareIn(lines, 'starch'),
       whipped: signs.whipped || signs.silent,
+      foamed: signs.whipped,
     }),
     fluidity: balance.metrics.fluidity,
     dried: piecesIn(lines, MOST_DRY),
@@ -216,7 +217,13 @@ function bakeOf(request: BakeRequest): { setup: BakeSetup; batches: Batches } {
       tin: tins[slowest]!,
       // A tray of cupcakes goes in as one.
       oven: { together: Math.min(MOST_TOGETHER, Math.ceil(all / batches.count)), ...oven },
-      wrapping: { lined: request.lined, strips: request.strips, foil: request.foil, paper: wrappedFor(dried) },
+      wrapping: {
+        lined: request.lined,
+        strips: request.strips,
+        foil: request.foil,
+        paper: wrappedFor(dried),
+        ...(tins[slowest]!.shape === 'cupcake' && { cases: papered(tins[slowest]!) }),
+      },
       startC: request.startC,
       altitudeM: request.altitudeM,
       evaporation: request.physics.evaporation,
@@ -226,6 +233,11 @@ function bakeOf(request: BakeRequest): { setup: BakeSetup; batches: Batches } {
   }
 }
 const MOST_TOGETHER = 12
+
+/** Paper cases are sold for cups so deep, mm; shallower moulds, and what is of china, glass or silicone, are greased. */
+const CASED = 26
+const papered = ({ material = 'aluminium', mm }: Tin): boolean =>
+  (material === 'aluminium' || material === 'dark') && (mm.height ?? CASED) >= CASED
 
 /** A prediction with the time that the recipe itself tells, for the tins and the oven it tells it for. */
 function withTelling(request: BakeRequest, { setup }: { setup: BakeSetup }): BakeAnswer {

@@ -19,8 +19,10 @@ export interface Known {
   allWater?: number
   /** Share of its mass that is starch: with some of it cheese and custard set later. */
   starch?: number
-  /** Eggs are whipped to a foam for it. */
+  /** Eggs are whipped to a foam for it, or may be, since nothing is said. */
   whipped?: boolean
+  /** Its method says that they are. */
+  foamed?: boolean
 }
 
 /** Cheese and custard that starch sets with the egg: done at this, °C, from this share of starch on all of the way. */
@@ -34,6 +36,18 @@ const MOIST = 95
 
 /** Batters that are usually whipped, stirred: brownies and mud cakes, heavy in the tin, that puff up by a quarter. */
 const STIRRED = { gramsPerMl: 1.1, rise: 1.26 }
+
+/** Cakes that may be raised by leavener or by a foam: chiffon and castella are of both. */
+const LAYERS: readonly CakeFamily[] = ['butter-layer', 'oil-layer', 'loaf', 'high-ratio', 'eggless-raised', 'syrup-spice']
+/** Egg on flour, per cent, from which whipped whites begin to make a batter a foam, and where it is one. */
+const FOAMS = { from: 110, all: 190 }
+
+/** A usual batter into which so much egg was whipped. */
+function lightened(usual: Usual, eggPct: number): Usual {
+  const share = Math.max(0, Math.min(1, (eggPct - FOAMS.from) / (FOAMS.all - FOAMS.from)))
+  const between = (a: number, b: number) => a ** (1 - share) * b ** share
+  return { ...usual, gramsPerMl: between(usual.gramsPerMl, BATTERS.foam.gramsPerMl), rise: between(usual.rise, BATTERS.foam.rise) }
+}
 
 /** Cheese and custard set by egg alone, at their own temperatures; puff and crêpes dry rather than set. */
 const SET_OTHERWISE: readonly CakeFamily[] = ['cheesecake', 'custard', 'pastry', 'crepe']
@@ -50,12 +64,16 @@ const PIECES_GRAMS_PER_ML = 1.15
 export function batterOf(
   balance: Balance,
   grams: number,
-  { glutenFree, pieces = 0, allWater = 0, starch = 0, whipped = true }: Known,
+  { glutenFree, pieces = 0, allWater = 0, starch = 0, whipped = true, foamed = false }: Known,
 ): Batter {
   const family: CakeFamily = isCake(balance.family) ? balance.family : balance.family === 'pastry-cream' ? 'custard' : 'butter-layer'
   const stirred = !whipped && (family === 'flourless-chocolate' || family === 'flourless-nut')
-  const usual = stirred ? { ...BATTERS[family], ...STIRRED } : BATTERS[family]
   const { metrics } = balance
+  const usual = stirred
+    ? { ...BATTERS[family], ...STIRRED }
+    : foamed && LAYERS.includes(family)
+      ? lightened(BATTERS[family], metrics.eggPct ?? 0)
+      : BATTERS[family]
   const band = FAMILIES[family].bands.lift
   const middle = band && Math.max(1, (band.low + band.high) / 2)
   const lift = metrics.lift

@@ -42,7 +42,9 @@ const PASSES = 0.22
 /** In a finer foam fewer walls are whole: from this porosity on, 1 − 1/2.4, bubbles open to each other and carry less. */
 const WALLS = 2.4
 /** A batter that is still liquid circulates as it warms, and carries more heat than it conducts: until it sets, between these °C. */
-const STIRS = 0.4
+const STIRS = 0.9
+/** A paste does not circulate, a batter that pours does: from this share of water on, and from that on fully. */
+const RUNNY = { from: 0.15, all: 0.5 }
 const SETS = { from: 68, to: 88 }
 
 /** Water, fat, sugar and the rest of one cell, worked out once for a batter. */
@@ -56,8 +58,8 @@ export interface Properties {
   activity: number
   /** What dissolved sugar adds to the boiling point, K. */
   raisedBy: number
-  /** It circulates while it warms, until it sets; a paste of cheese does not. */
-  moves: boolean
+  /** How much it circulates while it warms, until it sets, 0 to 1; a paste of cheese does not. */
+  moves: number
 }
 
 /** Molality of the dissolved sugar, mol/kg of water. */
@@ -72,6 +74,7 @@ export function propertiesOf(c: Composition, moves = true): Properties {
   }
   const all = volumes.water + volumes.fat + volumes.carbohydrate
   const m = molality(c) * BEYOND_DILUTE
+  const runny = Math.max(0, Math.min(1, (c.water + c.bound - RUNNY.from) / (RUNNY.all - RUNNY.from)))
   return {
     dryHeat: (c.bound * HEAT.water + c.fat * HEAT.fat + c.sugar * HEAT.sugar + c.rest * HEAT.rest) / dry,
     dryVolume: all / dry,
@@ -79,7 +82,7 @@ export function propertiesOf(c: Composition, moves = true): Properties {
     // Raoult: each mole of sugar hides its share of the water.
     activity: 1 / (1 + WATER_MOL * m),
     raisedBy: Math.min(MOST_RAISED, RAISES * m),
-    moves,
+    moves: moves ? runny : 0,
   }
 }
 
@@ -104,7 +107,7 @@ export function conductivityOf(p: Properties, celsius: number, water: number, de
   const carbohydrateShare = (p.dryVolume * p.dryShares.carbohydrate) / all
   const along = waterShare * conducts.water(t) + fatShare * conducts.fat(t) + carbohydrateShare * conducts.carbohydrate(t)
   // Water is the continuous part, so heat runs along the layers rather than across them.
-  const moves = p.moves ? Math.max(0, Math.min(1, (SETS.to - celsius) / (SETS.to - SETS.from))) : 0
+  const moves = p.moves * Math.max(0, Math.min(1, (SETS.to - celsius) / (SETS.to - SETS.from)))
   const dense = along * (1 + STIRS * moves)
   const porosity = Math.max(0, 1 - (density * all) / (1 + water))
   const walls = Math.min(1, WALLS * (1 - porosity))

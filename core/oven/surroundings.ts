@@ -6,6 +6,8 @@ export type OvenMode = (typeof OVEN_MODES)[number]
 export interface Wrapping {
   /** Baking paper between tin and batter, or paper cases. */
   lined?: boolean
+  /** Cups with or without paper cases, where that is known. */
+  cases?: boolean
   /** Damp cloth strips round the sides. */
   strips?: boolean
   /** Loosely covered with foil. */
@@ -51,14 +53,14 @@ const WRAPPED = 0.13
 const BELOW = 0.87
 /** The plate between the cups of a tray gathers heat for them: as much metal again as their own walls. */
 const FIN = 2
-/** The bottom and sides of neighbours, chimneys and walls shade a chimney, so less radiant heat gets in. */
-const CHIMNEY_SHADE = 0.8
+/** A chimney is narrow: air hardly moves in it, and it sees the oven through its two ends alone. */
+const CHIMNEY = { air: 0.7, shine: 0.5 }
 /** Water moves against a tin, W/m²K; it never passes its boiling point and usually stands a little below. */
 const WATER = 250
 /** Its open surface steams, so it stands below boiling in the oven: about 90 °C in baths at 150–170 °C. */
 const WATER_BELOW_BOILING = 10
-/** Foil round a loose base, and the air shut in under it: a millimetre of it, m²K/W. */
-const WATERPROOFED = 0.05
+/** Foil round a loose base, twice folded, and the air shut in under it: some three millimetres of it, m²K/W. */
+const WATERPROOFED = 0.1
 /** It comes half way up. */
 const HALF_WAY = 0.5
 /** Vapour in the air, kg/m³: of an oven with a cake in it, over a bath, and under a lid or foil (0.3 to 0.45 of saturation near boiling). */
@@ -66,7 +68,7 @@ const VAPOUR = { oven: 0.03, bath: 0.08, lid: 0.2 }
 /** Damp strips hold the wall near the boiling point of water, through a few mm of wet cloth. */
 const STRIPS = 18
 /** A covered pot on a plate: its floor is hotter than the dial's meaning, air under the lid cooler and damp. */
-const POT = { floor: 80, air: 9, floorOver: 10, airUnder: 25 }
+const POT = { floor: 80, air: 13, floorOver: 10, airUnder: 25 }
 /** Foil keeps the radiant heat and the draught off. */
 const FOIL = 0.45
 
@@ -97,7 +99,8 @@ export function facesIn(
   loose = false,
 ): Faces {
   const { emits, resists } = WALLS[material]
-  const wall = resists + (wrapping.lined || shape === 'cupcake' ? PAPER : 0) + WRAPPED * (wrapping.paper ?? 0)
+  const papered = wrapping.cases ?? (wrapping.lined || shape === 'cupcake')
+  const wall = resists + (papered ? PAPER : 0) + WRAPPED * (wrapping.paper ?? 0)
   const air = mode === 'fan' ? AIR.fan : AIR.static
   const fin = shape === 'cupcake' ? FIN : 1
   const shine = radiant(ovenC, Math.min(surfaceC, ovenC), EMITS)
@@ -123,7 +126,7 @@ export function facesIn(
     top,
     sides,
     bottom: { celsius: ovenC, h: behind((air + radiant(ovenC, 90, emits)) * BELOW * fin, wall) },
-    chimney: { celsius: ovenC, h: behind(air + radiant(ovenC, 90, emits) * CHIMNEY_SHADE, wall) },
+    chimney: { celsius: ovenC, h: behind(air * CHIMNEY.air + radiant(ovenC, 90, emits) * CHIMNEY.shine, wall) },
   }
 }
 
