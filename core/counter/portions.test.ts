@@ -69,4 +69,25 @@ describe('a line that goes in by portions', () => {
       { numRuns: 60 },
     )
   })
+
+  it('flour for the fruit is held back from “the dry ingredients”', () => {
+    const text =
+      'Cake\n200 g flour\n2 tsp baking powder\n150 g raisins\n100 g butter\n100 g sugar\n2 eggs\n\nMethod\nCream the butter and sugar, then the eggs.\nSift in the dry ingredients.\nDredge the raisins in a little of the flour and stir in.\nBake at 170 C for 50 minutes.'
+    const flour = answer('counter', { text, region: 'uk' }).steps.flatMap((s) => s.uses.filter((u) => u.ingredient === 'flour-plain'))
+    expect(flour.map((u) => Math.round(u.grams))).toEqual([180, 20])
+  })
+
+  it('a part that is only called by its name goes in there', () => {
+    const text =
+      'Buckle\nTopping:\n100 g brown sugar\n40 g flour\n60 g cold butter\nBatter:\n150 g sugar\n60 g butter\n1 egg\n250 g flour\n2 tsp baking powder\n120 ml milk\n\nMethod\nMix topping with a fork to crumbs.\nCream the sugar and butter, beat in the egg and milk, stir in the flour and baking powder.\nSpread in a 9 inch square tin. Sprinkle with topping. Bake at 190 C for 45 minutes.'
+    const step = answer('counter', { text, region: 'uk' }).steps.find((s) => /^Mix topping/.test(s.text))!
+    expect(step.uses.map((u) => u.part)).toEqual([0, 0, 0])
+  })
+
+  it('the crust’s minutes are not the cake’s bake', () => {
+    const text =
+      'Bars\nCrust:\n150 g biscuit crumbs\n85 g butter\nFilling:\n450 g cream cheese\n130 g sugar\n2 eggs\n\nMethod\nStir the crust ingredients, press into an 8-inch square pan. Bake 10 minutes.\nBeat the cream cheese, sugar and eggs. Pour over.\nBake at 160 C for 35 minutes.'
+    const bakes = answer('counter', { text, region: 'uk' }).steps.filter((s) => s.kind === 'bake')
+    expect(bakes.map((s) => s.minutes.best)).toEqual([35])
+  })
 })

@@ -84,6 +84,8 @@ export function portionsOf(
     left -= share
     if (left < CRUMB) break
   }
+  // A last crumb goes with what was before it.
+  if (out.length && left > 0) out.at(-1)!.share += left
   return out.length > 1 ? out : whole
 }
 

@@ -139,7 +139,9 @@ export function counterOf(request: CounterRequest): CounterAnswer {
   const options: MethodOptions = { ...request, bake: 'cake' }
   const all = activitiesOf(recipe, options)
   const own = all.filter((a) => !/:(preheat|soften)$/.test(a.id))
-  const bakeAt = own.findIndex((a) => a.needs.includes('oven'))
+  // Of several stays in the oven the longest is the cake's.
+  const stays = own.flatMap((a, i) => (a.needs.includes('oven') ? [{ i, minutes: a.minutes.best }] : []))
+  const bakeAt = stays.length ? stays.reduce((a, b) => (b.minutes > a.minutes ? b : a)).i : -1
   const coolAt = own.findIndex((a) => a.id.endsWith(':cool'))
   const kindOf = (a: Activity, i: number): StepKind => (i === bakeAt ? 'bake' : i === coolAt ? 'cool' : a.handsOn ? 'do' : 'wait')
   // Amounts that were worked out carry fractions that no scale shows.

@@ -40,7 +40,7 @@ function halfAfter(t: readonly Token[], i: number): Value | undefined {
   if (sign && sign.value < 1) return sign
   let j = i + 1
   if (t[j]?.word === 'a' || t[j]?.word === 'one') j++
-  const part = PART_WORDS[t[j]?.word ?? '']
+  const part = isCream(t, j) ? undefined : PART_WORDS[t[j]?.word ?? '']
   return part === undefined || t[j]!.word.endsWith('s') ? undefined : { value: part, next: j + 1 }
 }
 
@@ -79,7 +79,14 @@ function hundredAt(t: readonly Token[], at: number, hundreds: number): Value {
   return { value: total, next }
 }
 
+/** "half and half" is a cream. */
+const isCream = (t: readonly Token[], i: number): boolean =>
+  t[i]?.word === 'half' &&
+  ((/^(?:and|&|-)$/.test(t[i + 1]?.word || t[i + 1]?.text || '') && [2, 3, 4].some((n) => t[i + n]?.word === 'half')) ||
+    [2, 3, 4].some((n) => t[i - n]?.word === 'half' && /^(?:and|&|-)$/.test(t[i - n + 1]?.word || t[i - n + 1]?.text || '')))
+
 function wordAt(t: readonly Token[], i: number): Value | undefined {
+  if (isCream(t, i)) return undefined
   const word = t[i]!.word
   const second = t[i + 1]?.word ?? ''
   if (word === 'half' && (second === 'a' || second === 'an'))

@@ -208,6 +208,9 @@ function tinOf(written: string): TinMention | undefined {
     shape = worded[0]
     score = shape === 'round' ? 1.5 : 1.8
   }
+  // "a 9x13 or bundt": the first that is named.
+  if (long && (shape === 'fluted' || shape === 'ring') && Math.min(...long.sides.slice(0, 2)) > 0.6 * Math.max(...long.sides.slice(0, 2)))
+    shape = undefined
   if (long && !['loaf', 'fluted', 'ring', 'cupcake', 'bowl'].includes(shape ?? '')) {
     const bySides = shapeOfSides(long.sides)
     const asRound = shape === 'round' && (bySides === 'round' || Math.min(...long.sides) < 4.6 * INCH)

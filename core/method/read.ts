@@ -440,6 +440,25 @@ function imply(recipe: Recipe, steps: readonly Step[]): void {
     if (recipe.parts.length < 2 || clauses.some((c) => c.things.some((t) => 'group' in t))) return
     const named = new Set(clauses.flatMap((c) => c.things.flatMap((t) => ('line' in t ? [t.line] : []))))
     const unnamed = p.lines.filter((l, line) => l.ingredient && l.grams.best > 0 && !named.has(line)).length
+    if (unnamed < LEAST_IMPLIED) return
+    // "Mix topping with a fork to crumbs": all that is for it.
+    const word = /(\p{L}{4,})\W*$/u.exec(p.name)?.[1]?.toLowerCase().replace(/s$/, '')
+    const called =
+      named.size === 0 && word
+        ? steps
+            .flatMap((s) => s.clauses.map((c) => ({ c, text: s.text.slice(...c.span).toLowerCase() })))
+            .find(
+              ({ c, text }) =>
+                (NEEDS_THINGS.has(c.act) || /^(?:make|prepare)$/.test(c.verb)) &&
+                !c.things.some((t) => 'line' in t) &&
+                new RegExp(`^\\W*(?:\\p{L}+\\s+){1,3}?${word}`, 'u').test(text),
+            )?.c
+        : undefined
+    if (called) {
+      called.part = part
+      called.things = [{ span: [called.span[1], called.span[1]], group: 'rest', implied: true }]
+      return
+    }
     const first = clauses[0]
     if (!first || unnamed < LEAST_IMPLIED || !NEEDS_THINGS.has(first.act) || first.things.some((t) => 'line' in t)) return
     first.things.push({ span: [first.span[1], first.span[1]], group: 'rest', implied: true })

@@ -170,6 +170,8 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
   if (sign && words.includes('of') && words.includes('the')) return { share: sign.value! }
   const fraction = s.measures.find((x) => x.unit.id === 'piece' && x.low < 1 && x.to <= m.from && m.from - x.to <= 3 && x.from >= from)
   if (fraction) return { share: fraction.low }
+  // "coated in little flour"
+  if (words.at(-1) === 'little') return { share: SHARES.little! }
   const word = words.find((w) => w in SHARES && (words.includes('the') || words.includes('of')))
   return word && (!/^(?:little|bit|dusting|sprinkling|touch)$/.test(word) || words.includes('of')) ? { share: SHARES[word]! } : {}
 }
@@ -184,7 +186,9 @@ function collectives(s: Scan, p: Piece): Mention[] {
     if (
       // "Beat the mix with the water": the box, where it is worked on; poured into its tin it is the batter.
       (x.word === 'mix' &&
-        (!/^(?:the|cake|dry|boxed|box)$/.test(s.tokens[i - 1]?.word ?? '') || !/^(?:whip|mix)$/.test(VERB_CLASS[p.verb] ?? ''))) ||
+        ((!/^(?:the|cake|dry|boxed|box)$/.test(s.tokens[i - 1]?.word ?? '') &&
+          !(i - 1 === p.at && /^(?:and|with|&)$/.test(s.tokens[i + 1]?.word ?? ''))) ||
+          !/^(?:whip|mix)$/.test(VERB_CLASS[p.verb] ?? ''))) ||
       /^(?:mixture|base|crust|coat)$/.test(s.tokens[i + 1]?.word ?? '') ||
       /^(?:like|low|no|moist|few|g)$/.test(s.tokens[i - 1]?.word ?? '') ||
       s.tokens[i - 1]?.kind === 'number'

@@ -58,6 +58,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
   intro: [
     [0.2, () => true],
     [1, (f) => f.speech],
+    // "(from the back of an envelope)"
+    [2.5, (f) => /^\([^()]*\)$/.test(f.text.trim()) && !/\d/.test(f.text) && f.names === 0],
     [0.6, (f) => f.words > 8],
     [-1.5, (f) => f.amountFirst],
     [-1.5, (f) => f.heat],
@@ -72,6 +74,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-3, (f) => !f.meta],
     [-1, (f) => f.nutrition],
     [-2, (f) => f.words > 20],
+    // "Oven 350. Butter and flour a dish.": a line of the method.
+    [-4, (f) => f.sentences > 1 && f.stop && /[.;]\s+\p{Lu}\p{Ll}+ (?:and|the|a|an|two|your)\b/u.test(f.text)],
     // "Bake for 30 minutes." is told to the cook.
     [-3, (f) => f.verbFirst && f.stop && !/^\w+(?: \w+)?\s*:/.test(f.text)],
     [-2, (f) => f.numbering?.marked === true],
@@ -115,6 +119,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [3, (f) => f.amounts === 0 && f.names > 0 && f.words < 12 && f.vague],
     [2, (f) => f.amounts > 0 && !f.amountFirst && f.names > 0 && f.words < 12 && f.vague],
     [6, (f) => f.purpose],
+    // "Set A: 5 yolks, 20 g sugar, …"
+    [4, (f) => f.unitAmounts >= 2 && f.names >= 2 && !f.heat && /^\p{L}[\p{L} ]{1,24}:\s*[\d½¼¾⅓⅔]/u.test(f.text) && f.sentences === 1],
     [3.5, (f) => f.usedFor],
     [1.5, (f) => f.usedFor && f.verbFirst],
     [-4.5, (f) => f.definition],
@@ -123,6 +129,9 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [0.8, (f) => f.unitAmounts > 0],
     [-0.6, (f) => f.amounts === 0 && f.names > 0],
     [-2.5, (f) => f.amounts === 0 && f.names === 0],
+    [-4, (f) => /^\([^()\d]*\)$/.test(f.text.trim()) && f.names === 0],
+    // "Three milks": what follows is counted.
+    [-5, (f) => f.counted],
     [0.8, (f) => f.names > 0 && f.words <= 4],
     [-0.12, (f) => over(f.words, 14)],
     [0.6, (f) => f.bullet],
@@ -156,6 +165,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [3, intoTin],
     [-3, (f) => f.usedFor],
     [2, (f) => f.verbFirst],
+    [2, (f) => f.sentences > 1 && f.meta && /[.;]\s+(?:Butter|Grease|Line|Flour|Oil|Dust|Spray)\b/.test(f.text)],
     [1.8, (f) => f.numbering !== undefined && (f.numbering.marked || f.verbFirst) && !f.amountFirstBehindNumber],
     [0.6, (f) => Math.min(5, f.verbs)],
     [0.7, (f) => f.words > 8],
@@ -196,6 +206,7 @@ const SUBHEADING: readonly Evidence[] = [
   [1.3, (f) => f.capitals && f.words <= 7],
   [1.3, (f) => f.role],
   // "(15 cm round, loose base, water bath)": what it bakes in.
+  [5, (f) => f.counted],
   [-6, (f) => f.size && /^\(.*\)$/.test(f.text.trim())],
   [1.5, (f) => f.forHead && f.words <= 8],
   [-3, (f) => f.unitAmounts > 0 && !f.colon],

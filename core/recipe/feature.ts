@@ -37,7 +37,7 @@ const EQUIPMENT = /^(?:equip\w*|utensils|tools|special equipment)\b/i
 const CLUTTER =
   /jump to|\bprint\b|pin (?:it|recipe)|advert|affiliate|privacy|newsletter|subscribe|★|⭐|☆|\bvotes?\b|\bratings?\b|\breviews?\b|share\b.*(?:facebook|save|print)|skip to|cook mode|tried this recipe|tag (?:me|us)|follow (?:me|us)|©|copyright|\b1x\b|us customary|https?:|www\.|leave a comment|log ?in|sign up|save (?:to|recipe)|posted|filed under|keyword|cuisine:|course:|author:|rate this|\b\d+ (?:responses|comments|replies|likes)\b|last updated|screen from|cookies? (?:policy|settings)|accept all|^home\s*[>»]|continue reading|read more|sponsored|^>?\s*(?:from|to|subject|sent|date|cc)\s*:|\bsent from my\b/i
 const META =
-  /^(?:[^\p{L}]*)(?:prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake(?:d)?(?: time)?|total(?: time)?|time|chill|rest|serves|servings?|yields?|makes|cuts into|portions?|difficulty|level|pan|tin|oven|tray|mould|set|ready in|cost|for \d+ people|skill|active|inactive|mold|baking time|baking|pieces|amount|quantity|category|cuisine|keeps)\b\s*[:\-–—=]?\s/iu
+  /^(?:[^\p{L}]*)(?:prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake(?:d)?(?: time)?|total(?: time)?|time|chill|rest|serves|servings?|yields?|makes|cuts into|portions?|difficulty|level|pan|tin|oven|tray|mould|set(?! [a-e1-5]\b)|ready in|cost|for \d+ people|skill|active|inactive|mold|baking time|baking|pieces|amount|quantity|category|cuisine|keeps)\b\s*[:\-–—=]?\s/iu
 const STRONG_META = /^(?:serves|servings|makes|prep|cook(?:ing)? time|yields?|bake|oven|time|total|tin|pan)\b/i
 const NUTRITION = /\bkcals?\b|\bcalories\b|carbohydrates?\b|\bsaturates?\b|\bcarbs\b|\bprotein\b.*\d\s*g|\bsodium\b|nutrition/i
 const SPEECH = /\b(?:i|my|i['’]m|i['’]ve|me|we|our|mine|you['’]ll love|grandma|nana|mum|mom|husband|kids)\b/i
@@ -101,6 +101,8 @@ export interface Features {
   comment: boolean
   note: boolean
   vague: boolean
+  /** "Three milks": says how many things follow. */
+  counted: boolean
   /** "icing sugar, to dust". */
   usedFor: boolean
   /** "1 cup = 240 ml": says what a measure holds. */
@@ -174,6 +176,10 @@ export function featuresOf(row: Row): Features {
     comment: COMMENT.test(text),
     note: NOTE.test(text),
     vague: VAGUE.test(text),
+    counted:
+      /^(?:the )?(?:two|three|four|five) (?:\p{L}+ )?(?:milks|creams|flours|sugars|layers|mixtures|batters|doughs|chocolates)\W*$/iu.test(
+        text,
+      ),
     usedFor: s.mentions.length > 0 && s.mentions[0]!.from <= 2 && words.length <= 9 && USED_FOR.test(text),
     definition: DEFINITION.test(text),
     bake: BAKE.test(text),

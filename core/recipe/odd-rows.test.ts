@@ -79,4 +79,43 @@ describe('rows that are no plain line', () => {
       parse('Cake\nMix:\n2 cups flour\n1 cup sugar\nAdd:\n2 eggs\n1/2 cup shortening\n\nBeat. Bake at 350F for 30 minutes.', 'us').parts,
     ).toHaveLength(1)
   })
+
+  it('“Three milks” heads what follows, and half-and-half is weighed', () => {
+    const { parts } = parse(`${LIST}\n\nThree milks\n1 can evaporated milk (12 oz)\n1 cup half and half${METHOD}`, 'us')
+    expect(parts[1]).toMatchObject({ name: 'Three milks', role: 'soak' })
+    expect(parts[1]!.lines.every((l) => l.grams.best > 200)).toBe(true)
+  })
+
+  it('lettered sets on one row each are the batter', () => {
+    const { parts, method } = parse(
+      'Chiffon\n\nSet A: 5 yolks, 20g sugar, 50ml oil, 70ml orange juice, 100g cake flour\nSet B: 5 whites, 75g sugar\n\n1. Whisk yolks and sugar. Add oil and juice. Sift in flour.\n2. Beat whites and sugar to stiff peaks and fold in.\n3. Bake 170C 35 mins.',
+    )
+    expect(parts.map((p) => [p.role, p.lines.length])).toEqual([
+      ['batter', 5],
+      ['batter', 2],
+    ])
+    expect(method).toHaveLength(3)
+  })
+
+  it('a line that sets the oven and readies the tin is a step', () => {
+    expect(
+      parse('Cake\n3 eggs\n100 g sugar\n100 g flour\n\nOven 350. Butter and flour a 9x13 dish.\nWhisk and bake 25 min.', 'us').method,
+    ).toHaveLength(2)
+  })
+
+  it('of two tins the first that is named', () => {
+    expect(
+      parse('Cake\n3 eggs\n100 g sugar\n100 g flour\n\nMethod\nMix. Spread in a greased 9x13 or bundt. Bake at 350F 25 min.', 'us').tins[0],
+    ).toMatchObject({
+      shape: 'rect',
+      mm: { width: 229, length: 330 },
+    })
+  })
+
+  it('what stands in brackets under a title is no ingredient', () => {
+    expect(
+      parse('Boiled cake\n(from the back of an envelope)\n\n200 g flour\n100 g sugar\n2 eggs\n\nMix. Bake at 180 C for 40 minutes.')
+        .parts[0]!.lines,
+    ).toHaveLength(3)
+  })
 })

@@ -70,7 +70,8 @@ function inlineHead(text: string): { name: string; rest: string } | undefined {
   const m = INLINE.exec(text)
   if (!m) return undefined
   const name = m[1]!.trim()
-  if (name.split(/\s+/).length > 5) return undefined
+  // "optional: ½ cup chips" is no part.
+  if (name.split(/\s+/).length > 5 || /^(?:optional(?:ly)?|plus|extra|also|note)$/i.test(name)) return undefined
   const rest = scan(m[2]!)
   if (!rest.measures.length || !rest.mentions.length) return undefined // "Salt – ¼ tsp"
   const role = roleOf(name)

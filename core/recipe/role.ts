@@ -138,6 +138,12 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
 const TITLE_OF_CAKE =
   /\b(?:cake|sponge|loaf|muffin|cupcake|layers?|brownie|torte|bundt|traybake|slab|roll|cr[eê]pe|bars|pudding|bread|scones?)s?\b/i
 
+/** "Set A", "Bowl 2", "B": a name that says nothing; with flour or egg it is of the batter. */
+const lettered = (p: Part): Role | undefined =>
+  /^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i.test(p.name.trim()) && (has(p, FLOURS) || has(p, /^egg/))
+    ? 'batter'
+    : undefined
+
 /** A recipe that is only an icing, a filling or a soak says so in its title. */
 function titleRole(title: string): Role | undefined {
   if (TITLE_OF_CAKE.test(title)) return undefined
@@ -167,7 +173,7 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
     return unsure
   }
   for (const p of parts) {
-    const role = p.name ? roleByContents(p, parts) : 'batter'
+    const role = p.name ? (lettered(p) ?? roleByContents(p, parts)) : 'batter'
     p.role = role ?? (looksLikeBatter(p) ? 'batter' : looksLikeIcing(p) ? 'frosting' : 'other')
     if (p.role === 'other' && p.lines.length) unsure.push(p)
   }

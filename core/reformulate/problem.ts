@@ -219,7 +219,12 @@ export function buildProblem(input: ProblemInput): Problem {
 
   for (const key of BANDED) {
     if (key === 'lift') continue
-    const band = trusted ? reaching(bands[key], before[key]) : bands[key]
+    const band = trusted
+      ? reaching(bands[key], before[key])
+      : // A cake that was lean or little sweet before stays so.
+        OWN_TASTE.has(key) && moved && bands[key]
+        ? { low: Math.min(bands[key].low, before[key] ?? bands[key].low), high: bands[key].high }
+        : bands[key]
     // Another kind of cake is best near neutral; the same cake stays as sour or alkaline as its baker likes it.
     const old = key === 'acidBalance' && moved ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
     const wished = wishes[key]

@@ -56,7 +56,7 @@ export const AIRY =
 export const PEAKS = /\b(?:peaks?|stiff|snow|foam\w*|frothy|mounds|hook|glossy)\b/
 export const PALE = /\b(?:pale|fluffy|creamy|light|white|airy|smooth|soft)\b/
 export const TIN_TARGET =
-  /\b(?:the |your |a |an |two |both |three |lined |greased |prepared |buttered )*(?:tins?|pans?|mou?lds?|trays?|cases|dish|springform|sheet|base|sides|paper|bundt|skillet|ring|form|cups|holes|plates?|basin|moulds)\b/
+  /\b(?:the |your |a |an |two |both |three |lined |greased |prepared |buttered )*(?:tins?|pans?|mou?lds?|trays?|cases|dish|springform|sheet|base|sides|paper|bundt|skillet|ring|form|cups|holes|plates?|basin|moulds|\d{1,2} ?x ?\d{1,2})\b/
 export const OVER = /\b(?:over|onto|on top|on to|on the|into the holes|over it|on it|around|on both|on each|on one|all over)\b/
 
 /** An act with the cues that speak for it; the first that holds decides, from the particular to the general. */

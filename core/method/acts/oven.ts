@@ -2,7 +2,7 @@ import { OVEN_LEAST, says, type Rule } from './cues'
 
 /** The oven is heated, or set to another heat. */
 export const OVEN: readonly Rule[] = [
-  ['heat-oven', (c) => c.verb === 'preheat' || /\bpre-?heat\b/.test(c.text)],
+  ['heat-oven', (c) => c.verb === 'preheat' || /\bpre\s?-?\s?heat(?:ed)?\b(?! oven)/.test(c.text)],
   [
     'heat-oven',
     (c) =>

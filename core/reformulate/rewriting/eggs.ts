@@ -215,6 +215,15 @@ export function eggMention(
   }
   const together = new Set(clause?.things.flatMap((t) => (isLine(t) && !isEgg(t.ingredient) ? [t.ingredient] : [])))
   const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part, together)
+  // What stands for another thing of this clause already is not named twice.
+  if (
+    clause &&
+    names.length === 1 &&
+    work.edits.some((e) => e.from >= clause.span[0] && e.to <= clause.span[1] && e.words.endsWith(names[0]!))
+  ) {
+    sheet.placeEgg(found.part)
+    return drop(sheet, work, np, clause, m, found.ingredient)
+  }
   // "Eggs in one by one": the little word goes along.
   const manner = /^(\s+in)?,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
     work.text.slice(np.to),

@@ -88,7 +88,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
 
 /** What the "egg mixture" is called now: by what stands there, where that is one thing. */
 function standing(sheet: Sheet, part: number, next: string): string {
-  if (next === 'foam') return ''
+  if (next === 'foam' || sheet.r.egg?.foams) return ''
   const name = (sheet.stands.get(part) ?? (sheet.batterParts.has(part) ? sheet.called : '')).replace(/ (?:mixture|foam)$/, '')
   return name && !/^[\d¼½¾⅓⅔⅛]/.test(name) ? `${name} ` : ''
 }
