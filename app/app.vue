@@ -4,6 +4,7 @@ import { useCupboard } from '~/stores/cupboard'
 import { useDevice } from '~/stores/device'
 import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
+import { openKitchen } from '~/kitchen/database'
 import { useShelf } from '~/stores/shelf'
 
 const kitchen = useKitchen()
@@ -18,9 +19,11 @@ const device = useDevice()
 const said = useSaid()
 const ready = ref(false)
 onMounted(async () => {
+  const kept = await openKitchen()
   await kitchen.load()
   await cupboard.load()
   await shelf.load()
+  if (kept === 'memory') shelf.inMemory()
   // The book follows once the shelf has been used for a moment: nobody waits for it.
   setTimeout(() => void import('~/stores/book').then(({ useBook }) => useBook().load()), BOOK_AFTER_MS)
   setTimeout(() => void device.layBy(), LAY_BY_AFTER_MS)
@@ -41,9 +44,15 @@ useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   <a class="skip" href="#main">Skip to the content</a>
   <TopBar />
   <TroubleBar />
+  <AsideBar />
   <NewerBar />
   <main id="main" tabindex="-1">
-    <NuxtPage v-if="ready" />
+    <NuxtErrorBoundary v-if="ready">
+      <NuxtPage />
+      <template #error="{ error, clearError }">
+        <StuckPlace :error="error" :clear="clearError" />
+      </template>
+    </NuxtErrorBoundary>
     <p v-else class="waiting quiet" role="status">Opening the kitchen…</p>
   </main>
   <p class="visually-hidden" role="status">{{ said }}</p>

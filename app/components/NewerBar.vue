@@ -17,7 +17,7 @@ const shown = computed(() => device.newer && !route.path.startsWith('/counter'))
 
 <style scoped>
 .newer {
-  max-width: 1280px;
+  width: min(1280px, calc(100% - 20px));
   margin: 0 auto 10px;
   padding: 8px 14px;
   display: flex;

@@ -177,7 +177,7 @@ nav a.here {
   }
   .name {
     font-size: 1rem;
-    margin-right: 0;
+    margin-right: 6px;
   }
   .dot {
     width: 8px;

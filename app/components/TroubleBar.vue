@@ -14,7 +14,7 @@ const shelf = useShelf()
 
 <style scoped>
 .trouble {
-  max-width: 1280px;
+  width: min(1280px, calc(100% - 20px));
   margin: 0 auto 10px;
   display: flex;
   gap: 14px;

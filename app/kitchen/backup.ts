@@ -3,6 +3,7 @@ import { isoOf } from '../../core/measure/day'
 import { Refusal } from '../../core/refusal'
 import { conflictKey, isSettled } from './conflicts'
 import { database, type Photo } from './database'
+import { soundOf } from './records'
 
 /** Everything that belongs to the kitchen; pictures go beside, as files. */
 export const TABLES = [
@@ -50,41 +51,22 @@ export interface Restore {
   photos: number
 }
 
-/** What a record must have for its screen to open at all; a file that was put together by hand may lack it. */
-const MUST: Partial<Record<TableName, Record<string, (v: unknown) => boolean>>> = {
-  recipes: { title: isText },
-  versions: { recipeId: isText, name: isText, recipe: isRecipe, goals: Array.isArray, schools: Array.isArray, boxes: Array.isArray },
-  trials: { versionId: isText, record: isRecord, marks: isRecord, symptoms: Array.isArray },
-  sessions: { versionId: isText, ticks: isRecord, timers: Array.isArray },
-  tins: { tin: isRecord },
-  finishes: { setup: isRecord },
-  days: { versions: Array.isArray, serveAt: isText },
-}
-function isText(v: unknown): boolean {
-  return typeof v === 'string'
-}
-function isRecord(v: unknown): boolean {
-  return typeof v === 'object' && v !== null && !Array.isArray(v)
-}
-function isRecipe(v: unknown): boolean {
-  const { title, parts } = (isRecord(v) ? v : {}) as { title?: unknown; parts?: unknown }
-  return (
-    isText(title) && Array.isArray(parts) && parts.every((p: unknown) => isRecord(p) && Array.isArray((p as { lines?: unknown }).lines))
-  )
-}
-function insistOn(name: TableName, row: Row): void {
-  const lacks = Object.entries(MUST[name] ?? {}).find(([field, holds]) => !holds((row as Record<string, unknown>)[field]))
-  if (!keyOf(row) || lacks)
+/** The rows of a table as this kitchen can show them. @throws Refusal where one is damaged */
+function rowsOf(name: TableName, rows: readonly Row[]): Row[] {
+  return rows.map((row) => {
+    const found = soundOf(name, row)
+    if ('row' in found && keyOf(found.row)) return found.row
     throw new Refusal(
       'altered',
-      `A record of “${name}” in the backup lacks its ${lacks?.[0] ?? 'name'}. Nothing in this kitchen was changed.`,
+      `A record of “${name}” in the backup is damaged at ${'lacks' in found ? found.lacks : 'its name'}. Nothing in this kitchen was changed.`,
     )
+  })
 }
 
 /** Reads a backup and lays it beside this kitchen. @throws Refusal where it cannot be read whole */
 export async function openBackup(bytes: Uint8Array): Promise<Restore> {
   const file = unpackKitchen(bytes)
-  for (const t of TABLES) (file.tables[t] ?? []).forEach((row) => insistOn(t, row as Row))
+  for (const t of TABLES) file.tables[t] = rowsOf(t, (file.tables[t] ?? []) as Row[]) as never
   const merges = {} as Restore['merges']
   for (const t of TABLES) merges[t] = mergeTable<Row>(await table(t).toArray(), (file.tables[t] ?? []) as Row[], keyOf)
   const sum = (count: (m: Merge<Row>) => number) => Object.values(merges).reduce((n, m) => n + count(m), 0)

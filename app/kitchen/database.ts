@@ -12,6 +12,7 @@ import type { SoakKind } from '../../core/finish/soak'
 import type { Waits } from '../../core/schedule/activity'
 import type { StepFix } from '../../core/schedule/method'
 import type { Question, Recipe, Tin } from '../../core/recipe/recipe'
+import { guard } from './aside'
 import type { Timer } from './timers'
 
 /** What goes where on a cake, and how the cake is cut for it. */
@@ -210,9 +211,37 @@ export class KitchenDatabase extends Dexie {
     this.version(4).stores({ sessions: 'id, versionId, updatedAt' })
     // The bake book.
     this.version(5).stores({ trials: 'id, versionId, updatedAt', photos: 'id, trialId' })
+    this.use(guard)
   }
 }
 
-export const database = new KitchenDatabase()
+export let database = new KitchenDatabase()
+
+/** A store that has not answered by then never will, ms: some private windows leave it open for ever. */
+const ANSWERS_WITHIN = 4000
+
+/**
+ * Opens the kitchen: in the browser's store, or where there is none (private window, switched off, never answering) in
+ * memory, for as long as the tab is open.
+ *
+ * @returns where it is kept
+ */
+export async function openKitchen(within = ANSWERS_WITHIN): Promise<'disk' | 'memory'> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_, reject) => (timer = setTimeout(() => reject(new Error('late')), within)))
+  try {
+    await Promise.race([database.open(), late])
+    return 'disk'
+  } catch {
+    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb')
+    // Live queries ask Dexie itself whether there is a store.
+    Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange })
+    database = new KitchenDatabase('kind-crumb', { indexedDB, IDBKeyRange })
+    await database.open()
+    return 'memory'
+  } finally {
+    clearTimeout(timer)
+  }
+}
 
 export const newId = (): string => crypto.randomUUID()

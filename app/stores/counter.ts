@@ -8,6 +8,7 @@ import { poured, progress, targetReading, type Taring } from '../../core/counter
 import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, newId, type Session, type Version } from '~/kitchen/database'
+import { lacksOf } from '~/kitchen/records'
 import { callsDue, type Timer } from '~/kitchen/timers'
 import { useBook } from './book'
 import { useCupboard } from './cupboard'
@@ -71,7 +72,7 @@ export const useCounter = defineStore('counter', () => {
       const kept = await database.sessions
         .where('versionId')
         .equals(v.id)
-        .filter((s) => s.finishedAt === null)
+        .filter((s) => s.finishedAt === null && lacksOf('sessions', s) === null)
         .last()
         .catch(() => undefined)
       const minutes = found.bake?.minutes

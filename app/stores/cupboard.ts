@@ -5,10 +5,22 @@ import { introduce } from '../../core/pantry/pantry'
 import { ownIngredient } from '../../core/pantry/own'
 import { shortOf, type Short } from '../../core/recipe/stock'
 import type { Recipe } from '../../core/recipe/recipe'
+import { setAside } from '~/kitchen/aside'
 import { database, type OwnPacket, type OwnTin, type Stock } from '~/kitchen/database'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
+
+/** A packet of which no ingredient can be made is set aside, and the kitchen opens. */
+function isIngredient(packet: OwnPacket): boolean {
+  try {
+    ownIngredient(packet)
+    return true
+  } catch {
+    setAside('own', packet, 'label')
+    return false
+  }
+}
 
 type Kept = { stock: Stock; own: OwnPacket; tins: OwnTin }
 
@@ -25,9 +37,9 @@ export const useCupboard = defineStore('cupboard', () => {
       liveQuery(() => Promise.all([database.stock.toArray(), database.own.toArray(), database.tins.toArray()])).subscribe({
         next: ([s, o, t]) => {
           stock.value = s
-          own.value = o
+          own.value = o.filter(isIngredient)
           tins.value = t.sort((a, b) => a.updatedAt - b.updatedAt)
-          introduce(o.map(ownIngredient))
+          introduce(own.value.map(ownIngredient))
           loaded.value = true
           resolve()
         },

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import type { Tools } from '../../core/crumb/uncertainty'
-import type { Region } from '../../core/measure/region'
+import { TOOLS, type Tools } from '../../core/crumb/uncertainty'
+import { REGIONS, type Region } from '../../core/measure/region'
 import { regionOfLanguages } from '~/kitchen/region-words'
 import { database } from '~/kitchen/database'
 
@@ -12,6 +12,25 @@ export interface OvenHabits {
   /** How far it runs hotter than it says, °C; negative for cooler. */
   offsetC: number
   note: string
+}
+
+const CHOICES: Readonly<Record<string, readonly unknown[]>> = {
+  region: REGIONS,
+  measures: ['own', 'weight', 'us', 'metric'],
+  tools: TOOLS,
+  theme: ['light', 'dark', 'system'],
+}
+
+/** Whether a kept setting is of the kind that its place holds: what is damaged gives way to the default. */
+function fits(key: string, now: unknown, kept: unknown): boolean {
+  if (key in CHOICES) return CHOICES[key]!.includes(kept)
+  if (key === 'lastVersion') return kept === null || typeof kept === 'string'
+  if (Array.isArray(now)) return Array.isArray(kept)
+  if (typeof now === 'number') return Number.isFinite(kept)
+  return (
+    typeof kept === typeof now &&
+    (typeof now !== 'object' || (kept !== null && Object.keys(now as object).every((k) => k in (kept as object))))
+  )
 }
 
 /** How this kitchen measures, bakes and looks. */
@@ -39,7 +58,7 @@ export const useKitchen = defineStore('kitchen', () => {
     try {
       for (const [key, target] of Object.entries(kept)) {
         const row = await database.settings.get(key)
-        if (row) target.value = row.value as never
+        if (row && fits(key, target.value, row.value)) target.value = row.value as never
       }
     } catch {
       // Without storage the defaults serve; the shelf says that nothing can be kept.

@@ -101,16 +101,21 @@ export const useShelf = defineStore('shelf', () => {
       await database.recipes.bulkDelete([...recipeIds])
     })
 
+  /** Says that what is done here lasts as long as the tab. */
+  function inMemory() {
+    trouble.value = {
+      message:
+        'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.',
+      unsaved: 0,
+    }
+  }
+
   async function load() {
     try {
       const seeded = await database.settings.get('seeded')
       if (!seeded) await addSamples()
     } catch {
-      trouble.value = {
-        message:
-          'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.',
-        unsaved: 0,
-      }
+      inMemory()
     }
     await showNewest()
     const ready = new Set<string>()
@@ -336,6 +341,7 @@ export const useShelf = defineStore('shelf', () => {
     whole,
     trouble,
     load,
+    inMemory,
     bring,
     bringRecipe,
     bringFile,

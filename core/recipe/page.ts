@@ -75,7 +75,9 @@ function inlineHead(text: string): { name: string; rest: string } | undefined {
   const rest = scan(m[2]!)
   if (!rest.measures.length || !rest.mentions.length) return undefined // "Salt – ¼ tsp"
   const role = roleOf(name)
-  if (scan(name).mentions.length && (!role || rest.measures[0]!.from > 1)) return undefined
+  // "syrup: juice of 2 lemons, 125 g icing sugar"
+  const several = role !== undefined && rest.mentions.length > 1 && /^[^–—-]*:/.test(text)
+  if (scan(name).mentions.length && !several && (!role || rest.measures[0]!.from > 1)) return undefined
   return { name, rest: m[2]! }
 }
 
