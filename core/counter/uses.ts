@@ -41,6 +41,8 @@ const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
   rest: () => true,
 }
 
+const OF_TIN = /\b(?:pan|tin|mould|mold|tray)\b/i
+
 /** Roles that are made for after the oven. */
 const AFTER: readonly Role[] = ['frosting', 'topping']
 
@@ -71,6 +73,13 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
     const n = groupedAt(o)[0]
     if (n !== undefined) give(n, [o])
   }
+  // "For the pan: butter and sugar" is used where the tin is made ready.
+  const readied = sentences.findIndex((s) => s.clauses.some((c) => c.act === 'ready-tin'))
+  if (readied >= 0)
+    give(
+      readied,
+      [...open].filter((o) => OF_TIN.test(recipe.parts[o.part]!.name)),
+    )
   const unnamed = new Set(open)
   for (const o of [...open]) {
     // What the method forgets of the dry things goes in with the flour.

@@ -280,6 +280,9 @@ function labelOf(t: readonly Token[], from: number, to: number, text: string): {
     if (t[i]!.kind === 'word' || t[i]!.text === '&' || t[i]!.text === '*') continue
     if ((t[i]!.text === ':' || (/^[—–-]$/.test(t[i]!.text) && t[i]!.from > t[i - 1]!.to)) && i > from) {
       const label = text.slice(t[from]!.from, t[i]!.from).trim()
+      // "Pour hot over the cake: it crackles" is done, and heads nothing.
+      const first = t[from]!.word
+      if (i - from > 3 && first in VERB_CLASS && !FOOD_VERBS.has(first) && !/^(?:make|prepare)$/.test(first)) return undefined
       return roleOf(label) || /^(?:for|to make)\b/i.test(label) ? { label, after: i + 1 } : { label: '', after: i + 1 }
     }
     break

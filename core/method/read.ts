@@ -174,7 +174,14 @@ function withBake(drafts: Draft[]): Draft[] {
   for (let n = drafts.length - 1; n >= 0; n--) {
     const d = drafts[n]!
     const time = d.scan.dials.find((x): x is Time => x.kind === 'time' && x.from > d.piece.from && x.to <= d.piece.to)
-    if (!time || time.low < LEAST_BAKE || !placesIn(d.text).has('tin') || cold.test(d.text) || d.candidates.length) continue
+    if (
+      !time ||
+      time.low < LEAST_BAKE ||
+      !(placesIn(d.text).has('tin') || classOf(d.piece.verb) === 'divide') ||
+      cold.test(d.text) ||
+      d.candidates.length
+    )
+      continue
     if (d.piece.verb && classOf(d.piece.verb) !== 'put' && classOf(d.piece.verb) !== 'divide') continue
     const at = time.from
     const piece = (from: number, to: number, verb: string): Piece => ({ ...d.piece, from, to, verb, at: verb ? d.piece.at : -1 })

@@ -177,7 +177,7 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
 }
 
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
-const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix|sweeteners?)$/
+const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix|sweeteners?|block)$/
 
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
@@ -274,11 +274,11 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'dry',
-    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir) dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
+    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir|fold)(?: in)? dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
   ],
   [
     'wet',
-    /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b|\b(?:add|whisk|mix|combine|stir|beat) wet\b(?! (?:ing|mix|thing|stuff|item))/,
+    /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b|\b(?:add|whisk|mix|combine|stir|beat|pour)(?: in)? wet\b(?! (?:ing|mix|thing|stuff|item))/,
   ],
   [
     'all',

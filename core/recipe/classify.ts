@@ -122,6 +122,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     // "Set A: 5 yolks, 20 g sugar, …"
     [4, (f) => f.unitAmounts >= 2 && f.names >= 2 && !f.heat && /^\p{L}[\p{L} ]{1,24}:\s*[\d½¼¾⅓⅔]/u.test(f.text) && f.sentences === 1],
     [3.5, (f) => f.usedFor],
+    [5, (f) => /^add-?\s?ins?\s*:/i.test(f.text) && f.names > 0],
     [1.5, (f) => f.usedFor && f.verbFirst],
     [-4.5, (f) => f.definition],
     [-1.6, (f) => f.stop && f.words > 9 && !f.amountLast && !f.row.text.endsWith(')')],

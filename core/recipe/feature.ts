@@ -44,7 +44,8 @@ const SPEECH = /\b(?:i|my|i['’]m|i['’]ve|me|we|our|mine|you['’]ll love|gra
 const COMMENT =
   /^(?:reply|>|["“])|\bsays?:|\b(?:says|wrote|replied)\b\s*:?|^\w+[\w_.]*\s*[:–-]\s+(?=[A-Z])|\b\d{1,2} (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
 const NOTE = /^(?:note|tip|n\.?b|ps|p\.s|storage|keeps|hint|xo|love|enjoy|store|\*|remember|important|variation)/i
-const VAGUE = /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?)\b/i
+const VAGUE =
+  /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?|squeeze|splash|drop|touch|knob|handful)\b/i
 /** "icing sugar, to dust", "sliced almonds for topping": a thing without an amount, and what it is for. */
 const USED_FOR =
   /^\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu

@@ -150,13 +150,19 @@ const LEAST_BARRED = 3
 const LABELLED = /^\[([\p{L}][\p{L} ]{1,22})\]\s+(?=\S)/u
 
 /** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
+/** "¾ cup sugar, ½ cup butter, pinch of salt, 2 eggs": a comma before the next amount. */
+const NEXT_AMOUNT = /,\s+(?=(?:[\d½¼¾⅓⅔⅛]|(?:a )?pinch\b))/i
+const LEAST_LISTED = 4
+
 function unstrung(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
     const label = LABELLED.exec(r.text)
     const text = r.text.slice(label?.[0].length ?? 0)
     const barred = text.split(BARS)
     const byBars = barred.length >= LEAST_BARRED && barred.every((x) => /^\W*[\d½¼¾⅓⅔⅛]/.test(x))
-    const pieces = byBars ? barred : text.split(STRUNG)
+    const listed = text.split(NEXT_AMOUNT)
+    const byCommas = !byBars && listed.length >= LEAST_LISTED && /^\W*[\d½¼¾⅓⅔⅛]/.test(text)
+    const pieces = byBars ? barred : byCommas ? listed : text.split(STRUNG)
     const whole =
       byBars ||
       pieces.every((x) => {
@@ -165,6 +171,16 @@ function unstrung(rows: readonly Row[]): Row[] {
       })
     if (!whole || (pieces.length < 2 && !label)) return [r]
     return [...(label ? [row(`${label[1]}:`, r.source, r.gap)] : []), ...pieces.map((x, i) => row(x, r.source, i || label ? 0 : r.gap))]
+  })
+}
+
+/** "1) whisk 2) stir in 3) bake": steps that stand on one line. */
+function unnumbered(rows: readonly Row[]): Row[] {
+  return rows.flatMap((r) => {
+    const marks = [...r.text.matchAll(/(?:^|\s)(\d)[).]\s+(?=\p{L})/gu)]
+    const inOrder = marks.length >= 3 && marks[0]!.index === 0 && marks.every((m, i) => Number(m[1]) === i + 1)
+    if (!inOrder) return [r]
+    return marks.map((m, i) => row(r.text.slice(m.index, marks[i + 1]?.index).trim(), r.source, i ? 0 : r.gap))
   })
 }
 
@@ -264,5 +280,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unmarked(unruled(line.trim())).trim(), [at], gap))
     gap = 0
   }
-  return splitColumns(readFormulas(readTables(partHeads(unstrung(joinAmounts(rows))))))
+  return splitColumns(readFormulas(readTables(partHeads(unstrung(unnumbered(joinAmounts(rows)))))))
 }

@@ -119,3 +119,32 @@ describe('rows that are no plain line', () => {
     ).toHaveLength(3)
   })
 })
+
+describe('many things on one row', () => {
+  it('a comma before the next amount parts them', () => {
+    const { parts } = parse(
+      'Plum torte\n\n3/4 cup sugar, 1/2 cup unsalted butter softened, 1 cup flour, 1 tsp baking powder, pinch of salt, 2 eggs, 24 halves pitted plums, sugar + lemon juice for topping\n\nCream the sugar and butter. Add the rest and bake at 350F for 1 hour.',
+      'us',
+    )
+    const ids = parts[0]!.lines.map((l) => l.ingredient)
+    expect(ids).toEqual(expect.arrayContaining(['sugar-white', 'butter-unsalted', 'flour-plain', 'baking-powder', 'salt', 'egg-whole']))
+    expect(parts[0]!.lines.find((l) => l.ingredient === 'lemon-juice')?.grams.best ?? 0).toBeLessThan(100)
+  })
+
+  it('steps numbered within a row are as many steps', () => {
+    expect(
+      parse('Brownies\nDry: 90g oat flour, 40g cocoa\nWet: 2 eggs, 120g maple syrup\n\n1) whisk wet 2) stir in dry 3) bake 18 min at 175C')
+        .method,
+    ).toHaveLength(3)
+  })
+
+  it('a part told on one row ends with a blank line', () => {
+    const { parts } = parse(
+      'Ring\n\nfor the pan: 1 tbsp soft butter, 2 tbsp sugar\n\n3 eggs\n200 g sugar\n250 g flour\n120 ml oil\n\nMix and bake at 180C for 45 min.',
+    )
+    expect(parts.map((p) => [p.role, p.lines.length])).toEqual([
+      ['other', 2],
+      ['batter', 4],
+    ])
+  })
+})

@@ -146,6 +146,8 @@ class Builder {
   parts: Part[] = []
   questions: Question[] = []
   private current: Part | undefined
+  private before: Part | undefined
+  private inAside = false
 
   constructor(
     private readonly region: Region,
@@ -153,9 +155,24 @@ class Builder {
   ) {}
 
   open(name: string): Part {
+    this.inAside = false
     this.current = { name, role: 'batter', lines: [] }
     this.parts.push(this.current)
     return this.current
+  }
+
+  /** A part that is told on one row. */
+  aside(name: string): void {
+    this.before = this.inAside ? this.before : this.current
+    this.open(name)
+    this.inAside = true
+  }
+
+  /** Back to the list that a part on one row stood before or within. */
+  back(): void {
+    if (!this.inAside) return
+    this.inAside = false
+    this.current = this.before ?? this.open('')
   }
 
   get part(): Part {
@@ -309,10 +326,12 @@ function takeIngredient(c: Classified, build: Builder): void {
   }
   const inline = c.words > 2 ? inlineHead(c.text) : undefined
   if (inline) {
-    build.open(capital(inline.name))
+    build.aside(capital(inline.name))
     build.line(inline.rest)
     return
   }
+  // A part told on one row ends with a blank line: what follows is the main list.
+  if (c.row.gap > 0) build.back()
   if (c.row.body === c.row.text) build.line(c.text)
   else {
     const read = readLine(c.row.body, build['region'], {})

@@ -138,9 +138,13 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
 const TITLE_OF_CAKE =
   /\b(?:cake|sponge|loaf|muffin|cupcake|layers?|brownie|torte|bundt|traybake|slab|roll|cr[eê]pe|bars|pudding|bread|scones?)s?\b/i
 
+/** What is folded in last is of the batter. */
+const FOLDED = /^(?:add|mix|stir|fold)[- ]?ins?$/i
+
 /** "Set A", "Bowl 2", "B": a name that says nothing; with flour or egg it is of the batter. */
 const lettered = (p: Part): Role | undefined =>
-  /^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i.test(p.name.trim()) && (has(p, FLOURS) || has(p, /^egg/))
+  FOLDED.test(p.name.trim()) ||
+  (/^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i.test(p.name.trim()) && (has(p, FLOURS) || has(p, /^egg/)))
     ? 'batter'
     : undefined
 
@@ -175,7 +179,8 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
   for (const p of parts) {
     const role = p.name ? (lettered(p) ?? roleByContents(p, parts)) : 'batter'
     p.role = role ?? (looksLikeBatter(p) ? 'batter' : looksLikeIcing(p) ? 'frosting' : 'other')
-    if (p.role === 'other' && p.lines.length) unsure.push(p)
+    // What greases and dusts a tin is nobody's question.
+    if (p.role === 'other' && p.lines.length && !/\b(?:pan|tin|mould|mold|tray)\b/i.test(p.name)) unsure.push(p)
   }
   if (baked) bakedFilling(parts)
   return unsure
