@@ -154,7 +154,8 @@ function wordsOf(s: Scan, item: Item): Set<string> {
 function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?: string): Line[] | undefined {
   const words = wordsOf(s, item)
   // "24 plums, sugar + lemon juice": the count is of another fruit.
-  if (item.mention && !item.mention.words.some((w) => PRESSED.includes(w) || SKIN.includes(w) || CITRUS.includes(w))) return undefined
+  if (item.mention && !item.mention.words.some((w) => PRESSED.includes(w) || SKIN.includes(w) || (CITRUS as readonly string[]).includes(w)))
+    return undefined
   // "zest of 2 lemons, juice of 1": of the same.
   const same = before && !item.mention?.words.some((w) => !PRESSED.includes(w) && !SKIN.includes(w)) ? before : undefined
   const fruit = CITRUS.find((f) => words.has(f)) ?? same
