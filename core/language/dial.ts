@@ -269,7 +269,10 @@ function otherAt(t: readonly Token[], i: number): Other | undefined {
   // "a 12 cup bundt pan", "12-hole muffin tin"
   if (
     /^(?:cup|hole)s?$/.test(t[weight]?.word ?? '') &&
-    /^(?:bundt|ring|tube|fluted|muffin|gugelhupf|pan|tin|mini|bun|cup-?cake|patty|standard)$/.test(t[weight + 1]?.word ?? '')
+    (/^(?:bundt|ring|tube|fluted|muffin|gugelhupf|pan|tin|bun|cup-?cake|patty)$/.test(t[weight + 1]?.word ?? '') ||
+      // "12-cup mini muffin tin", but "2 cups mini chips".
+      (/^(?:mini|standard)$/.test(t[weight + 1]?.word ?? '') &&
+        /^(?:muffin|bundt|cup-?cake|loaf|bun|tart|tin|pan)$/.test(t[weight + 2]?.word ?? '')))
   )
     return { kind: 'count', value: amount.low, word: 'tin', from: i, to: weight + 1 }
   const before = t[i - 1]?.text === '.' || t[i - 1]?.text === ':' ? t[i - 2] : t[i - 1]

@@ -358,7 +358,6 @@ function merged(t: readonly Token[], items: readonly Item[]): Item[] {
       else if (x.group && !y.group) y.group = x.group
       else if (
         // "½ cup oil plus 1 tablespoon": of the same; what is "for the tin" or "extra" is not in the mix.
-        !x.mention &&
         x.group &&
         y.group &&
         /plus|\+/.test(joint) &&

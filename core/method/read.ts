@@ -200,6 +200,9 @@ const headedBy = (word: 'dry' | 'wet', recipe: Recipe): number =>
     ? recipe.parts.findIndex((p) => new RegExp(`\\b${word === 'wet' ? '(?:wet|liquids?)' : 'dry'}\\b`, 'i').test(p.name))
     : -1
 
+/** The score of a line that a generic word may mean. */
+const ANY_OF_ITS_KIND = 1.5
+
 const LAID_READY = /\b(?:(?:you|i|we)(?:'ll| will)? need|have ready|you want|get out|lay out|weigh out|gather)\b/i
 /** Fewer things than this are fetched for use at once. */
 const LEAST_LISTED = 3
@@ -248,7 +251,11 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           const top = sorted[0]!
           score += Math.max(-1, value(top))
           if (!d.lists) used ??= new Map(state.used)
-          const picks = c.all ? here.filter((l) => l.score >= top.score - 0.2) : [top]
+          const picks = c.both
+            ? here.filter((l) => l.score >= ANY_OF_ITS_KIND)
+            : c.all
+              ? here.filter((l) => l.score >= top.score - 0.2)
+              : [top]
           for (const l of picks) used?.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })

@@ -20,6 +20,8 @@ export interface Candidate {
   target: boolean
   /** Several lines at once: "the spices", "both flours". */
   all: boolean
+  /** All that its word can mean, however particular: "both sugars". */
+  both?: true
 }
 
 /** Bare words that name any line of their kind. */
@@ -262,7 +264,15 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
         // "Sift over the flour": what is done over something is done to what follows.
         const object = t[over]?.word === 'over' && over - 1 === p.at
         const target = !object && (TARGETS.test(before) || (/^(?:the|a)$/.test(before) && TARGETS.test(t[m.from - 2]?.word ?? '')))
-        return { mention: m, lines, target, all: plural || before === 'both', ...shareOf(t, m, s, p.from), ...(as && { as }) }
+        return {
+          mention: m,
+          lines,
+          target,
+          all: plural || before === 'both',
+          ...(before === 'both' && { both: true as const }),
+          ...shareOf(t, m, s, p.from),
+          ...(as && { as }),
+        }
       })
   )
 }

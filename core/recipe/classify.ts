@@ -1,5 +1,6 @@
 import { featuresOf, type Features } from './feature'
 import type { Row } from './layout'
+import { roleOf } from './role'
 
 /** What a line of a page is. */
 export const LABELS = [
@@ -119,6 +120,16 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [3, (f) => f.amounts === 0 && f.names > 0 && f.words < 12 && f.vague],
     [2, (f) => f.amounts > 0 && !f.amountFirst && f.names > 0 && f.words < 12 && f.vague],
     [6, (f) => f.purpose],
+    // "Top: 4 cups mini marshmallows"
+    [
+      4,
+      (f) =>
+        f.unitAmounts >= 1 &&
+        f.names >= 1 &&
+        !f.heat &&
+        /^\p{L}[\p{L} ]{1,24}:\s*[\d½¼¾⅓⅔]/u.test(f.text) &&
+        roleOf(f.text.split(':')[0]!) !== undefined,
+    ],
     // "Set A: 5 yolks, 20 g sugar, …"
     [4, (f) => f.unitAmounts >= 2 && f.names >= 2 && !f.heat && /^\p{L}[\p{L} ]{1,24}:\s*[\d½¼¾⅓⅔]/u.test(f.text) && f.sentences === 1],
     [3.5, (f) => f.usedFor],

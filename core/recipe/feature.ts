@@ -51,7 +51,7 @@ const USED_FOR =
   /^\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
 export const DEFINITION =
-  /\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
+  /\bas (?:your|a|the|one) measure\b|\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
 const BAKE =
   /\b(?:cakes?|loaf|bread|muffins?|cup-?cakes?|brownies?|blondies?|torte?|tart|gateau|gâteau|pudding|squares|bars|slice|tray-?bake|bundt|cheesecake|buns?|scones?|pie|roulade|swiss roll|sponge|icing|frosting|buttercream)\b/i
 const FOR = /^(?:#+\s*)?(?:for|to)\b/i

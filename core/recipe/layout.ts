@@ -78,7 +78,13 @@ function partHeads(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
     const m = HEADED.exec(r.text) ?? NEEDED.exec(r.text)
     // "Preparation: 15 minutes" tells how long it takes.
-    if (!m || /\d|time/i.test(m[1]!) || /^\d+\s*(?:-\s*\d+\s*)?(?:min|hour|hr)/i.test(m[2]!)) return [r]
+    if (
+      !m ||
+      /\bas (?:your|a|the|one) measure\b/i.test(r.text) ||
+      /\d|time/i.test(m[1]!) ||
+      /^\d+\s*(?:-\s*\d+\s*)?(?:min|hour|hr)/i.test(m[2]!)
+    )
+      return [r]
     return [row(`${m[1]}:`, r.source, r.gap), row(m[2]!, r.source, 0)]
   })
 }

@@ -148,3 +148,37 @@ describe('many things on one row', () => {
     ])
   })
 })
+
+describe('what looks like something else', () => {
+  it.each([
+    ['2 cups mini chocolate chips', 'chocolate-chips'],
+    ['4 cups mini marshmallows', 'marshmallow'],
+  ])('%s is no tin', (row, id) => {
+    const line = parse(`${LIST}\n${row}${METHOD}`, 'us').parts[0]!.lines.find((l) => l.ingredient === id)
+    expect(line?.grams.best).toBeGreaterThan(100)
+  })
+
+  it('a pot that measures is no yogurt', () => {
+    const { parts } = parse(
+      'Pot cake\n\nYou need a yogurt pot (125 g) as your measure!\n\n1 pot plain yogurt\n2 pots sugar\n3 pots flour\n3 eggs\n\nMix. Bake at 180C for 45 mins.',
+    )
+    expect(parts[0]!.lines.map((l) => l.ingredient)).toEqual(['yogurt-plain', 'sugar-white', 'flour-plain', 'egg-whole'])
+  })
+
+  it('two flours of one kind on a row are summed', () => {
+    const flour = parse(
+      'Cake\nWheat flour 1 cup + maida 1/2 cup\n100 g sugar\n2 eggs\n\nMix. Bake at 180C for 45 mins.',
+      'in',
+    ).parts[0]!.lines.filter((l) => l.ingredient?.startsWith('flour'))
+    expect(flour.reduce((g, l) => g + l.grams.best, 0)).toBeGreaterThan(170)
+  })
+
+  it('a frosting behind a dash is a part', () => {
+    expect(
+      parse(
+        'Carrot cake\n200 g flour\n150 g sugar\n2 eggs\nFrosting - hung curd 1 cup, powdered sugar 4 tbsp\n\nMix. Bake at 180C for 45 mins. Whisk frosting and spread.',
+        'in',
+      ).parts.map((p) => p.role),
+    ).toEqual(['batter', 'frosting'])
+  })
+})

@@ -76,7 +76,7 @@ function inlineHead(text: string): { name: string; rest: string } | undefined {
   if (!rest.measures.length || !rest.mentions.length) return undefined // "Salt – ¼ tsp"
   const role = roleOf(name)
   // "syrup: juice of 2 lemons, 125 g icing sugar"
-  const several = role !== undefined && rest.mentions.length > 1 && /^[^–—-]*:/.test(text)
+  const several = role !== undefined && rest.mentions.length > 1 && (/^[^–—-]*:/.test(text) || rest.measures.length > 1)
   if (scan(name).mentions.length && !several && (!role || rest.measures[0]!.from > 1)) return undefined
   return { name, rest: m[2]! }
 }

@@ -116,6 +116,8 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
         ? { low: 0, high: Math.max(grams * 1.3, flour * 0.012), give: Math.max(0.8, grams * 0.25) }
         : { low: 0, high: Math.max(grams * 2.2, flour * 0.07), give: 4 }
     case 'acid':
+      // Juice is what the cake tastes of; vinegar only sets gas free.
+      if (/juice/.test(i.id)) return share(0.85, 1.5, 0.12)
       return { low: 0, high: grams * 2.5, give: Math.max(4, grams * 0.4) }
     default:
       return still

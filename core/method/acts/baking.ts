@@ -3,6 +3,14 @@ import { says, type Rule } from './cues'
 /** The bake, however it is told. */
 export const BAKING: readonly Rule[] = [
   ['bake', (c) => c.verb === 'bake' && !/\bbake (?:it )?(?:off|beans)\b/.test(c.text)],
+  // "cook until the underside browns, flip"
+  [
+    'fry',
+    (c) =>
+      c.cls === 'cook' &&
+      !c.places.has('oven') &&
+      /\b(?:underside|flip|(?:each|per|other|one|both|second) sides?)\b/.test(`${c.text} ${c.sign}`),
+  ],
   [
     'bake',
     (c) =>

@@ -214,7 +214,11 @@ export function eggMention(
     return
   }
   const together = new Set(clause?.things.flatMap((t) => (isLine(t) && !isEgg(t.ingredient) ? [t.ingredient] : [])))
-  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part, together)
+  const here = new Set(
+    clause?.things.flatMap((t) => (isLine(t) && !isEgg(t.ingredient) && t.part === found.part ? [sheet.name(t.ingredient)] : [])),
+  )
+  // "yolks, sugar and cornflour": starch that stands for the yolks is the starch that is named there.
+  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part, together).filter((n) => !here.has(n))
   // What stands for another thing of this clause already is not named twice.
   if (
     clause &&

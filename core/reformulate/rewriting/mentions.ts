@@ -179,6 +179,8 @@ function ownShare(
   // What is sifted together is one amount.
   const together = /^(?:leavener|flour|sugar|salt|fat|binder)$/.test(need(found.ingredient).kind)
   if (!now.shares || together || !found.thing || !found.clause || !MIXING.has(found.clause.act)) return false
+  const beside = new Set(found.clause.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])))
+  if (now.shares.every((x) => x.replaces.some((id) => beside.has(id)))) return false
   const s = work.scan
   const limit = s.tokens.findIndex((x) => x.from >= found.clause!.span[0])
   const np = phraseOf(s, m, Math.max(limit, 0))
