@@ -284,11 +284,11 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'dry',
-    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir|fold)(?: in)? dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
+    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir|fold)(?: in| all| together)? dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
   ],
   [
     'wet',
-    /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b|\b(?:add|whisk|mix|combine|stir|beat|pour)(?: in)? wet\b(?! (?:ing|mix|thing|stuff|item))/,
+    /\b(?:wet|liquid) (?:ingredients?|mix|mixture|things|stuff|items)\b|\bthe wet\b(?! (?:ingred|mix|thing|stuff|item))|\bto wet\b|\b(?:add|whisk|mix|combine|stir|beat|pour)(?: in| all| together)? wet\b(?! (?:ing|mix|thing|stuff|item))/,
   ],
   [
     'all',

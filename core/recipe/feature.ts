@@ -48,7 +48,7 @@ const VAGUE =
   /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?|squeeze|splash|drop|touch|knob|handful)\b/i
 /** "icing sugar, to dust", "sliced almonds for topping": a thing without an amount, and what it is for. */
 const USED_FOR =
-  /^\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
+  /^(?:[+&]\s*)?\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
 export const DEFINITION =
   /\bas (?:your|a|the|one) measure\b|\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
@@ -181,7 +181,7 @@ export function featuresOf(row: Row): Features {
       /^(?:the )?(?:two|three|four|five) (?:\p{L}+ )?(?:milks|creams|flours|sugars|layers|mixtures|batters|doughs|chocolates)\W*$/iu.test(
         text,
       ),
-    usedFor: s.mentions.length > 0 && s.mentions[0]!.from <= 2 && words.length <= 9 && USED_FOR.test(text),
+    usedFor: s.mentions.length > 0 && s.mentions[0]!.from <= 3 && words.length <= 10 && USED_FOR.test(text),
     definition: DEFINITION.test(text),
     bake: BAKE.test(text),
     role: roleOf(text) !== undefined,
