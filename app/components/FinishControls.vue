@@ -105,7 +105,8 @@ const cut = (change: object, label: string) => finish.change({ cut: { ...props.s
       />
       mm</label
     >
-    <label v-if="standing === 'crepes'" class="dial"
+    <!-- Not before its number is known: it must not come in under somebody's typing. -->
+    <label v-if="standing === 'crepes' && finish.answer" class="dial"
       ><input
         :value="finish.answer?.tiers[0]?.layers"
         inputmode="numeric"
