@@ -152,8 +152,18 @@ const STRUNG = /\s+(?:\/\/|\|\||·|•)\s+/
 /** The same with single bars, where there are more of them than a table has columns. */
 const BARS = /\s+\|\s+/
 const LEAST_BARRED = 3
+/** "DRY  1 cup flour | 1 tsp powder | …": what the things between bars go under. */
+const LABEL_OF_BARS = /^(\p{L}+(?: \p{L}+)?)\s*:?\s+(?=[\d½¼¾⅓⅔⅛])/u
 /** "[dry] …": what the things of a row go under. */
 const LABELLED = /^\[([\p{L}][\p{L} ]{1,22})\]\s+(?=\S)/u
+
+/** A label before a row of things between bars, each with its amount and its name. */
+function barLabel(text: string): RegExpExecArray | null {
+  const label = LABEL_OF_BARS.exec(text)
+  const pieces = label ? text.slice(label[0].length).split(BARS) : []
+  const things = pieces.length >= LEAST_BARRED && pieces.every((x) => /^[\d½¼¾⅓⅔⅛]/.test(x) && scan(x).mentions.length > 0)
+  return things ? label : null
+}
 
 /** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
 /** "¾ cup sugar, ½ cup butter, pinch of salt, 2 eggs": a comma before the next amount. */
@@ -162,7 +172,7 @@ const LEAST_LISTED = 4
 
 function unstrung(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
-    const label = LABELLED.exec(r.text)
+    const label = LABELLED.exec(r.text) ?? barLabel(r.text)
     const text = r.text.slice(label?.[0].length ?? 0)
     const barred = text.split(BARS)
     const byBars = barred.length >= LEAST_BARRED && barred.every((x) => /^\W*[\d½¼¾⅓⅔⅛]/.test(x))

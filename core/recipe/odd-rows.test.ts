@@ -131,6 +131,21 @@ describe('many things on one row', () => {
     expect(parts[0]!.lines.find((l) => l.ingredient === 'lemon-juice')?.grams.best ?? 0).toBeLessThan(100)
   })
 
+  it('a row between bars may begin with what its things are', () => {
+    const { parts } = parse(
+      'Snack cake\nDRY  1 1/3 c flour | 1 tsp baking powder | 1/4 tsp soda\nWET  1/2 c tahini | 2/3 c brown sugar | 2 eggs\n\nWhisk the dry. Whisk the wet. Combine and bake at 350F for 32 min.',
+      'us',
+    )
+    expect(parts.flatMap((p) => p.lines.map((l) => l.ingredient))).toEqual([
+      'flour-plain',
+      'baking-powder',
+      'baking-soda',
+      'tahini',
+      'sugar-brown',
+      'egg-whole',
+    ])
+  })
+
   it('steps numbered within a row are as many steps', () => {
     expect(
       parse('Brownies\nDry: 90g oat flour, 40g cocoa\nWet: 2 eggs, 120g maple syrup\n\n1) whisk wet 2) stir in dry 3) bake 18 min at 175C')

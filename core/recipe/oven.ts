@@ -180,6 +180,9 @@ function timingsOf(source: Source, index: number): Timing[] {
       // Of two times that may be meant the longer is more likely the bake.
       score += Math.min(0.5, d.high / 120)
       if (/^\+/.test(after)) score -= 1
+      // "15 min in the pan, then lift out"
+      if (/^in (?:the |its )?(?:pan|tin)s?\b.*\b(?:then|lift|turn|flip|out|rack)\b/.test(after) && !/\b(?:bak\w*|oven)\b/.test(sentence))
+        score -= 3
       // "OR in a cooker, 45 min"
       if (/^(?:or|alternatively)\b/.test(sentence)) score -= 2
       if (/\b(?:before|not|don't|only after)\b[^,]{0,14}$/.test(near)) score -= 2
