@@ -26,8 +26,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
-  // On a machine that stalls for seconds a menu may close under a click; what fails twice has failed. Second tries are counted out loud.
-  retries: 1,
+  // On a machine that stalls for seconds a menu may close under a click; what fails three times has failed. Further tries are counted out loud.
+  retries: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     // The sample kitchen is British; a first visit follows the browser.

@@ -39,5 +39,5 @@ const passed = (u?.numPassedTests ?? 0) + (e?.stats?.expected ?? 0) + (e?.stats?
 // A suite that crashed before it could count is one failure at least.
 const failed = Math.max(u?.numFailedTests ?? 1, unit.status === 0 ? 0 : 1) + Math.max(e?.stats?.unexpected ?? 1, e2e.status === 0 ? 0 : 1)
 const again = e?.stats?.flaky ?? 0
-console.log(`\n${passed} passed${again ? ` (${again} at the second try)` : ''}, ${failed} failed`)
+console.log(`\n${passed} passed${again ? ` (${again} at a further try)` : ''}, ${failed} failed`)
 process.exit(failed ? 1 : 0)

@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import IconDots from '~icons/ph/dots-three-outline-vertical-bold'
 import IconPencil from '~icons/ph/pencil-simple-bold'
+import IconPin from '~icons/ph/push-pin-bold'
 import type { OptionLine } from '../../core/reformulate/option'
+import type { HeldLine } from '~/components/RowTools.vue'
 import { mixRows, threads } from '~/composables/useThreads'
 
 const props = defineProps<{
@@ -12,7 +15,7 @@ const props = defineProps<{
   atMost: Record<string, number>
   fromCupboard: boolean
 }>()
-defineEmits<{
+const emit = defineEmits<{
   pin: [ingredient: string, grams: number]
   avoid: [ingredient: string]
   limit: [ingredient: string, grams: number | null]
@@ -43,6 +46,26 @@ const moved = (l: OptionLine) => {
   const by = grams(Math.abs(l.to - l.from))
   return l.status === 'changed' ? (l.to > l.from ? `+${by}` : `−${by}`) : ''
 }
+
+const held = (l: OptionLine): HeldLine => ({
+  name: l.name,
+  ingredient: l.ingredient,
+  grams: grams(l.to),
+  pinned: l.ingredient in props.pins,
+  atMost: props.atMost[l.ingredient] ?? null,
+})
+/** Shown grams are rounded; what is held is what goes in. */
+const exact = (l: HeldLine) => props.lines.find((x) => x.ingredient === l.ingredient && x.to > 0)?.to ?? l.grams
+const inUse = computed(() => props.lines.filter((l) => l.to > 0))
+const tools = useTemplateRef('tools')
+/** The sheet closes as soon as one presses beside it: its own button, pressed again, must not open it anew. */
+let closing: string | null = null
+function ask(l: OptionLine, event: MouseEvent) {
+  if (closing !== l.ingredient) void tools.value?.show(held(l), event.currentTarget as HTMLElement)
+  closing = null
+}
+const toolsLabel = (l: HeldLine) =>
+  `${l.name}: hold, limit or leave out${l.pinned ? ', held' : ''}${l.atMost === null ? '' : `, at most ${l.atMost} g`}`
 </script>
 
 <template>
@@ -84,7 +107,7 @@ const moved = (l: OptionLine) => {
             <path v-for="(t, i) in g.threads" :key="i" :d="t.path" :class="{ changed: t.changed }" />
           </svg>
           <ul>
-            <li v-for="(r, i) in g.rows" :key="i" class="row" :style="{ minHeight: `${ROW}px` }">
+            <li v-for="r in g.rows" :key="r.key" class="row" :style="{ minHeight: `${ROW}px` }">
               <div class="was">
                 <template v-if="r.left">
                   <component :is="r.left.status === 'removed' ? 's' : 'span'" :class="['label', { gone: r.left.status === 'removed' }]">{{
@@ -110,23 +133,33 @@ const moved = (l: OptionLine) => {
                 <span v-else class="quiet small">{{ r.left?.why[0]?.message ?? 'out' }}</span>
               </div>
               <div class="tools">
-                <RowTools
+                <button
                   v-if="r.right && r.right.to > 0"
-                  :name="r.right.name"
-                  :grams="grams(r.right.to)"
-                  :pinned="r.right.ingredient in pins"
-                  :at-most="atMost[r.right.ingredient] ?? null"
-                  :comparing="comparing"
-                  @pin="$emit('pin', r.right.ingredient, r.right.to)"
-                  @avoid="$emit('avoid', r.right.ingredient)"
-                  @limit="(g) => $emit('limit', r.right!.ingredient, g)"
-                />
+                  class="round"
+                  type="button"
+                  aria-haspopup="dialog"
+                  :aria-expanded="tools?.showing === r.right.ingredient"
+                  :aria-label="toolsLabel(held(r.right))"
+                  :class="{ beet: held(r.right).pinned || held(r.right).atMost !== null }"
+                  @pointerdown="closing = tools?.showing ?? null"
+                  @click="ask(r.right, $event)"
+                >
+                  <IconPin v-if="held(r.right).pinned" /><IconDots v-else />
+                </button>
               </div>
             </li>
           </ul>
         </div>
       </div>
     </div>
+    <RowTools
+      ref="tools"
+      :lines="inUse.map(held)"
+      :comparing="comparing"
+      @pin="(l) => emit('pin', l.ingredient, exact(l))"
+      @avoid="(l) => emit('avoid', l.ingredient)"
+      @limit="(l, g) => emit('limit', l.ingredient, g)"
+    />
   </section>
 </template>
 
@@ -255,6 +288,9 @@ h3 {
   line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.tools .round {
+  width: 44px;
 }
 .tools {
   display: flex;

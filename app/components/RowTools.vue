@@ -1,65 +1,67 @@
 <script setup lang="ts">
 import { numberOf } from '../../core/language/number'
 import IconBan from '~icons/ph/prohibit-bold'
-import IconDots from '~icons/ph/dots-three-outline-vertical-bold'
 import IconPin from '~icons/ph/push-pin-bold'
 
 /** What can be done with one line of the mix: hold it, limit it, do without it. */
-const props = defineProps<{ name: string; grams: number; pinned: boolean; atMost: number | null; comparing: boolean }>()
-const emit = defineEmits<{ pin: []; avoid: []; limit: [grams: number | null] }>()
+export interface HeldLine {
+  name: string
+  ingredient: string
+  grams: number
+  pinned: boolean
+  atMost: number | null
+}
+/**
+ * One sheet serves all lines, and stays with the line that was tapped: an answer that arrives meanwhile may add rows and
+ * move others, and must not put another ingredient under the finger.
+ */
+const props = defineProps<{ lines: HeldLine[]; comparing: boolean }>()
+const emit = defineEmits<{ pin: [HeldLine]; avoid: [HeldLine]; limit: [HeldLine, number | null] }>()
 const sheet = ref<HTMLElement | null>(null)
-const opener = ref<HTMLElement | null>(null)
+const tapped = ref<HeldLine | null>(null)
+const open = ref(false)
 const most = ref('')
-/** The sheet is filled when it is first asked for: a recipe has many lines, and few are held. */
-const asked = ref(false)
-const id = useId()
+const line = computed(() => props.lines.find((l) => l.ingredient === tapped.value?.ingredient) ?? tapped.value)
 
-function placed() {
-  asked.value = true
-  if (!sheet.value || !opener.value) return
-  const at = opener.value.getBoundingClientRect()
+async function show(of: HeldLine, opener: HTMLElement) {
+  tapped.value = of
+  most.value = of.atMost === null ? '' : String(of.atMost)
+  await nextTick()
+  if (!sheet.value) return
+  const at = opener.getBoundingClientRect()
   const width = Math.min(300, window.innerWidth - 20)
   sheet.value.style.width = `${width}px`
   sheet.value.style.left = `${Math.max(10, Math.min(at.right - width, window.innerWidth - width - 10))}px`
-  sheet.value.style.top = `${Math.min(at.bottom + 4, window.innerHeight - 200)}px`
-  most.value = props.atMost === null ? '' : String(props.atMost)
+  sheet.value.style.top = `${Math.max(10, Math.min(at.bottom + 4, window.innerHeight - 200))}px`
+  sheet.value.showPopover()
 }
 const close = () => sheet.value?.hidePopover()
 function limit() {
-  emit('limit', numberOf(most.value) || null)
+  if (line.value) emit('limit', line.value, numberOf(most.value) || null)
   close()
 }
+defineExpose({ show, close, showing: computed(() => (open.value ? (tapped.value?.ingredient ?? null) : null)) })
 </script>
 
 <template>
-  <button
-    ref="opener"
-    class="round"
-    type="button"
-    :popovertarget="id"
-    :aria-label="`${name}: hold, limit or leave out${pinned ? ', held' : ''}${atMost === null ? '' : `, at most ${atMost} g`}`"
-    :class="{ set: pinned || atMost !== null }"
-  >
-    <IconPin v-if="pinned" /><IconDots v-else />
-  </button>
-  <div :id="id" ref="sheet" class="panel tools-sheet" popover="auto" @beforetoggle="placed">
-    <template v-if="asked">
-      <strong class="of">{{ name }}</strong>
+  <div ref="sheet" class="panel tools-sheet" popover="auto" tabindex="-1" autofocus @toggle="open = $event.newState === 'open'">
+    <template v-if="line">
+      <strong class="of">{{ line.name }}</strong>
       <button
         v-if="comparing"
         class="chip"
         type="button"
-        :aria-pressed="pinned"
-        :aria-label="`Hold ${name} at ${grams} g`"
-        @click="(emit('pin'), close())"
+        :aria-pressed="line.pinned"
+        :aria-label="`Hold ${line.name} at ${line.grams} g`"
+        @click="(emit('pin', line), close())"
       >
-        <IconPin aria-hidden="true" /> {{ pinned ? 'Let it move again' : `Hold at ${grams} g` }}
+        <IconPin aria-hidden="true" /> {{ line.pinned ? 'Let it move again' : `Hold at ${line.grams} g` }}
       </button>
       <form class="most" @submit.prevent="limit">
-        <label>At most <input v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${name}`" /> g</label>
+        <label>At most <input v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${line.name}`" /> g</label>
         <button class="push" type="submit">Set</button>
       </form>
-      <button class="chip" type="button" :aria-label="`Do without ${name}`" @click="(emit('avoid'), close())">
+      <button class="chip" type="button" :aria-label="`Do without ${line.name}`" @click="(emit('avoid', line), close())">
         <IconBan aria-hidden="true" /> Do without it
       </button>
     </template>
@@ -67,12 +69,6 @@ function limit() {
 </template>
 
 <style scoped>
-.round {
-  width: 40px;
-}
-.set {
-  color: var(--beet);
-}
 .tools-sheet {
   position: fixed;
   inset: auto;
@@ -100,14 +96,14 @@ function limit() {
 }
 input {
   width: 76px;
-  min-height: 40px;
+  min-height: 44px;
   border: 2px solid var(--rim);
   border-radius: 10px;
   background: var(--enamel);
   padding: 0 8px;
 }
 .push {
-  min-height: 40px;
+  min-height: 44px;
   padding: 0 14px;
 }
 </style>

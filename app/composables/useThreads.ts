@@ -3,6 +3,8 @@ import type { OptionLine } from '../../core/reformulate/option'
 
 /** One row of the mix: what was on the left, what is on the right; either may be missing. */
 export interface MixRow {
+  /** The same for a line of the recipe whatever the answer: rows that are added or go leave the others where they were. */
+  key: string
   left: OptionLine | null
   right: OptionLine | null
 }
@@ -17,9 +19,20 @@ export interface Thread {
 const WIDEST = 30
 const THINNEST = 1.6
 
+/** A row's name: the line of the recipe that it begins with, counted where a recipe has the same thing twice. */
+function keyed(rows: readonly Omit<MixRow, 'key'>[]): MixRow[] {
+  const seen = new Map<string, number>()
+  return rows.map((r) => {
+    const name = r.left?.ingredient ?? `+ ${r.right?.ingredient}`
+    const nth = seen.get(name) ?? 0
+    seen.set(name, nth + 1)
+    return { ...r, key: `${name} ${nth}` }
+  })
+}
+
 /** Puts what leaves beside what takes over, and everything else on a row of its own. */
 export function mixRows(lines: readonly OptionLine[]): MixRow[] {
-  const rows: MixRow[] = []
+  const rows: Omit<MixRow, 'key'>[] = []
   const placed = new Set<OptionLine>()
   for (const line of lines) {
     if (placed.has(line)) continue
@@ -41,7 +54,7 @@ export function mixRows(lines: readonly OptionLine[]): MixRow[] {
       placed.add(line)
     }
   }
-  return rows
+  return keyed(rows)
 }
 
 /**
