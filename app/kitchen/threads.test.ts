@@ -39,13 +39,20 @@ describe('the mix in rows', () => {
   it('what leaves for nothing stands alone, and so does what comes for nothing', () => {
     expect(mixRows([egg]).map((r) => [r.left, r.right])).toEqual([[egg, null]])
     const acid = line('vinegar', 0, 10)
-    expect(mixRows([acid])).toEqual([{ left: null, right: acid }])
+    expect(mixRows([acid])).toMatchObject([{ left: null, right: acid }])
+  })
+
+  it('a row keeps its name whatever is added before it', () => {
+    const before = mixRows([egg, line('flour-plain', 200, 200), line('flour-plain', 50, 50)]).map((r) => r.key)
+    const after = mixRows([line('vinegar', 0, 5), egg, line('flour-plain', 200, 180), line('flour-plain', 50, 50)]).map((r) => r.key)
+    expect(new Set(after).size).toBe(after.length)
+    expect(after.slice(1)).toEqual(before)
   })
 
   it('eggs of the icing do not take over those of the cake', () => {
     const other = { ...yogurt, partIndex: 1 }
     const rows = mixRows([egg, other])
-    expect(rows).toEqual([
+    expect(rows).toMatchObject([
       { left: egg, right: null },
       { left: null, right: other },
     ])
