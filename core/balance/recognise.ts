@@ -162,6 +162,18 @@ export function recognise(
     ['crepe', Math.max(thin * floury * not(box), yes(signs.crepe, 0) * box * ramp(flow, 3, 4.2) * 0.95)],
     ['foam', ramp(kinds.foamMix / total, 0.2, 0.35)],
     ['foam', meringue],
+    // A roulade of eggs, sugar and cocoa or nothing: foam without flour to speak of.
+    [
+      'foam',
+      yes(signs.whipped) *
+        ramp(mass.egg / total, 0.35, 0.48) *
+        ramp(flourShare, 0.1, 0.05) *
+        ramp(mass.fat / total, 0.16, 0.1) *
+        not(chocolate) *
+        not(kinds.nutMeal / total > 0.08 ? 1 : 0) *
+        not(cheese) *
+        not(meringue),
+    ],
     [
       'foam',
       foamy *

@@ -324,8 +324,46 @@ function each(t: readonly Token[], items: readonly Item[], groups: readonly Grou
   )
 }
 
+/** An egg in its shell, g: between the European classes M (53 to 63) and L (63 to 73). */
+const IN_SHELL = 60
+
+/** "3 eggs, and the same weight of butter, sugar and flour (about 180 g each)": told, or what eggs weigh in their shells. */
+function asMuchAsEggs(
+  t: readonly Token[],
+  items: readonly Item[],
+  groups: readonly Group[],
+  mentions: readonly Mention[],
+): Item[] | undefined {
+  const phrase = t.findIndex(
+    (x, i) =>
+      /^(?:equal|same|their)$/.test(x.word) && /^(?:weights?)$/.test(t[i + 1]?.word ?? '') && /^(?:of|in)$/.test(t[i + 2]?.word ?? ''),
+  )
+  const eggs = items[0]
+  const [counted, weighed] = groups
+  if (phrase < 0 || !eggs || counted?.base.unit.id !== 'piece' || counted.from > phrase || groups.length > 2) return undefined
+  const egg = mentions.find((n) => n.head < phrase && n.id === 'egg-whole')
+  const named = mentions.filter((n) => n.from > phrase && t[n.head]!.depth === 0)
+  if (!egg || !named.length || (weighed && !(WEIGHED(weighed.base) && weighed.from > named[0]!.head))) return undefined
+  // A weight in a bracket behind the names is theirs, not another measure of the eggs.
+  const told = weighed?.base ?? counted.alternates.find((a) => a.apart && WEIGHED(a.measure) && a.measure.from > named[0]!.head)?.measure
+  const grams = counted.base.low * IN_SHELL
+  const eggsOnly: Group = { ...counted, alternates: counted.alternates.filter((a) => a.measure !== told) }
+  const theirs: Group = {
+    ...counted,
+    base: told ?? { ...counted.base, low: grams, high: grams, unit: unitById('g')! },
+    alternates: [],
+    sums: [],
+  }
+  return [
+    { ...eggs, group: eggsOnly, mention: egg, from: 0, to: phrase, bare: false },
+    ...named.map((mention) => ({ ...eggs, group: theirs, mention, from: mention.from, to: mention.to, bare: false })),
+  ]
+}
+
 /** "butter, sugar and flour, 225 g of each", "equal weights (200 g) of butter, sugar and flour": one amount for all that are named. */
 function ofEach(t: readonly Token[], items: readonly Item[], groups: readonly Group[], mentions: readonly Mention[]): Item[] | undefined {
+  const asEggs = asMuchAsEggs(t, items, groups, mentions)
+  if (asEggs) return asEggs
   const group = groups[0]
   if (groups.length !== 1 || !group || !/^(?:mass|volume)$/.test(group.base.unit.kind)) return undefined
   const closes = t[group.to]?.word === 'each' || (t[group.to]?.word === 'of' && t[group.to + 1]?.word === 'each')

@@ -43,6 +43,9 @@ function atBoundary(t: readonly Token[], i: number, start: number): boolean {
   while (j >= start && ADVERBS.has(t[j]!.word)) j--
   // "and from there into the oven"
   if (j > start && t[j]!.word === 'there' && t[j - 1]!.word === 'from') j -= 2
+  // "until it is melted, at which point you should whisk in the cocoa"
+  if (j > start && /^(?:should|can|must|may|will)$/.test(t[j]!.word) && ADVERBS.has(t[j - 1]!.word)) j -= 2
+  if (j > start + 1 && /^(?:time|point|stage|moment)$/.test(t[j]!.word) && t[j - 1]!.word === 'which' && t[j - 2]!.word === 'at') j -= 3
   if (j >= start && /^(?:at|to)$/.test(t[j]!.word) && /^(?:first|last|begin|finish|start)$/.test(t[j + 1]!.word)) j--
   if (j < start) return true
   const before = t[j]!
@@ -131,6 +134,16 @@ function isVerb(
     const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
     return determined || opens ? { verb: base.verb, gerund: false } : undefined
   }
+  // "Boil sugar, water and peel 10 minutes": the last of a list, with nothing behind it to be peeled.
+  const bare = next === undefined || next.kind !== 'word' || /^(?:for|until|till|together|in|with)$/.test(next.word)
+  if (
+    bare &&
+    NOUN_VERBS.has(token.word) &&
+    JOINTS.has(t[i - 1]?.word ?? '') &&
+    mentions.some((m) => m.to === i - 1) &&
+    mentions.some((m) => m.cover.includes(i))
+  )
+    return undefined
   // "skewer test!"
   if (/^(?:tests?|comes?|inserted)$/.test(next?.word ?? '') && VERB_CLASS[token.word] === 'poke') return undefined
   if (NOUN_VERBS.has(token.word) && next && /^(?:of|is|are|has|was|will|should|can|on the|in the)$/.test(next.word)) return undefined
@@ -364,6 +377,8 @@ function sentencePieces(s: Scan, from: number, start: number, to: number, senten
         // "without opening the door 6 minutes at 180 °C", "and finally the egg"
         (mask === 'not' && NOUN_NOT.test(t[opened]!.word) && x.kind === 'number' && i > opened + 2) ||
         (mask === 'if' && /^(?:last|lastly|finally)$/.test(x.word) && JOINTS.has(t[i - 1]!.word)) ||
+        // "adding flour if it curdles, then stir in the zest": the aside is over.
+        (mask === 'if' && opened !== firstWord(t, thought, opened) && x.word === 'then' && t[i - 1]!.text === ',') ||
         (mask === 'when' && FOLLOWERS.test(x.word) && (isStop(t[i - 1]!) || JOINTS.has(t[i - 1]!.word)))
       // "until the sugar is dissolved" is how it looks then; "until fluffy and the yolks are worked in" goes on.
       const first = verb ? begins(t, s.mentions, i, opened) : i

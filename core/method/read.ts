@@ -302,7 +302,14 @@ export function readMethod(recipe: Recipe, region: Region): Method {
     const t = s.tokens
     if (p.from >= p.to || !t[p.from]) return
     const span = [t[p.from]!.from, t[p.to - 1]!.to] as const
-    const told = s.dials.filter((x): x is Time => x.kind === 'time' && x.from >= p.from && x.from < p.to)
+    const told = s.dials.filter(
+      (x): x is Time =>
+        x.kind === 'time' &&
+        x.from >= p.from &&
+        x.from < p.to &&
+        // "overnight if you like" is nobody's duty.
+        !(t[x.from]!.word === 'overnight' && t[x.to]?.word === 'if'),
+    )
     const conditional = (x: Time) => p.condition !== undefined && x.from >= p.condition[0] && x.from < p.condition[1]
     const open = told.filter((x) => !p.masked.has(x.from) || (t[x.from]!.depth > 0 && !conditional(x)))
     // "until quite cold, about 2 hours": a time beside the sign is the act's, where it has no other.

@@ -4,6 +4,8 @@ export interface Signs {
   warm?: true
   /** To a cake that is still warm. */
   onWarm?: true
+  /** To a cake that has cooled so far that the hand bears it. */
+  lukewarm?: true
   overnight?: true
   /** Where it cools: in its tin, or out of it with air underneath. */
   where?: 'tin' | 'rack'
@@ -17,14 +19,17 @@ export interface Signs {
   sides?: 2
 }
 
-const WARM = /\b(?:warm|hot|straight (?:away|from|out)|as (?:it|they|the cakes?) comes? out|immediately|at once|still)\b/i
+const WARM =
+  /\b(?:warm|hot|straight (?:away|from|out)|as (?:it|they|the cakes?) comes? out|(?:it|they|the \w+) (?:has |have )?(?:leaves?|left) the oven|immediately|at once|still)\b/i
 const ON_WARM =
-  /\b(?:hot|warm) (?:cakes?|sponges?|loaf|layers?|puddings?|brownies?|bars?)\b|\bwhile (?:(?:it|they)(?: is| are|['’]s|['’]re)? )?(?:still )?(?:hot|warm)\b|\bstraight from the oven\b|\bas (?:it|they|the \w+) comes? out\b/i
+  /\b(?:hot|warm) (?:cakes?|sponges?|loaf|layers?|puddings?|brownies?|bars?)\b|\bwhile (?:(?:it|they)(?: is| are|['’]s|['’]re)? )?(?:still )?(?:hot|warm)\b|\bstraight from the oven\b|\bas (?:it|they|the \w+) (?:comes? out|(?:has |have )?(?:leaves?|left) the oven)\b/i
+const LUKEWARM = /\b(?:luke-?warm|just warm|barely warm|still (?:a little|slightly|a bit) warm|slightly warm)\b/i
 const RACK = /(?<!steamer )\b(?:racks?|wire|grille?|grid)\b/i
 const IN_TIN = /\bin (?:the|its|their|your) (?:tins?|pans?|mou?lds?|dish|forms?|cases|trays?)\b|\bin (?:tins?|pans?|trays?)\b/i
 const COLD =
   /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b|\b(?:fully|completely) on\b/i
-const OVERNIGHT = /\bovernight\b/i
+// "overnight if you like" is nobody's duty.
+const OVERNIGHT = /\bovernight\b(?!,? (?:if|is (?:fine|best|better)|also))/i
 const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
 const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i
 const SIDES = /\beach side|\bper side|\bboth sides/i
@@ -37,6 +42,7 @@ export function signsIn(words: string): Signs | undefined {
     ...(ON_WARM.test(words) && { onWarm: true }),
     ...(RACK.test(words) ? { where: 'rack' as const } : IN_TIN.test(words) ? { where: 'tin' as const } : {}),
     ...(COLD.test(words) && { cold: true }),
+    ...(LUKEWARM.test(words) && { lukewarm: true }),
     ...(OVERNIGHT.test(words) && { overnight: true }),
     ...(STEAMED.test(words) && { steamed: true }),
     ...(count && { sheets: [Number(count[1]), Number(count[2] ?? count[1])] }),

@@ -240,7 +240,8 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
         if (as && !lines.length)
           lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
         if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
-        const plural = /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'milk', 'agent'].includes(word)
+        const plural =
+          /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'fat', 'milk', 'agent'].includes(word)
         // "The three milks" of a soak are tinned milks and cream.
         if (plural && word === 'milk')
           lines = keys

@@ -81,8 +81,12 @@ const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
 const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
 const COOLS: readonly [number, number, number] = [45, 60, 120]
+/** A flat cake is lukewarm in about half an hour. */
+const TEPID: readonly [number, number, number] = [20, 30, 45]
 /** What is said of a time longer than this is of keeping, min. */
 const LONGEST_WAIT = 36 * 60
+/** A cake ripens no longer than this in a plan, min: what is fed for months is begun without one. */
+const RIPENS = 14 * 24 * 60
 /** A wait this long has cooled a cake. */
 const COOLED = 30
 /** Firm butter softens in about an hour in a room of 20 °C; half an hour in pieces. */
@@ -139,6 +143,7 @@ class Planner {
   private readonly list: Activity[] = []
   private readonly ovens: Recipe['oven']
   private readonly tasks: Task[]
+  private readonly eatenWarm: boolean
   private last: { id: string; min?: number; max?: number } | null = null
   private mixed = false
   private baked = false
@@ -158,6 +163,7 @@ class Planner {
   ) {
     this.ovens = recipe.oven
     this.tasks = tasksOf(recipe)
+    this.eatenWarm = methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
   }
 
   private id(name: string | number): string {
@@ -180,7 +186,7 @@ class Planner {
       if (act === 'bake') return this.bake(n, task, bakes)
       // What is made for the finish takes the place of the method's own last steps.
       if (finish && this.baked && !['cool', 'unmould'].includes(act)) return
-      if (this.baked && (sumOf(task.clauses)?.[0] ?? 0) > LONGEST_WAIT) return
+      if (this.baked && (sumOf(task.clauses)?.[0] ?? 0) > LONGEST_WAIT && !ripens(task, n < this.tasks.length - 1)) return
       if (act === 'cool') return this.cool(task, n)
       const until = this.tasks.findIndex((t, i) => i >= n && (t.acts.includes('cool') || t.acts.includes('chill')))
       const cooled = until >= 0
@@ -229,8 +235,7 @@ class Planner {
       this.recipe.parts.some((p) => p.role === 'batter')
     )
       this.bake('bake', { step: -1, acts: ['bake'], clauses: [], label: `Bake at ${this.ovens[0]?.celsius ?? 180} °C` }, [])
-    const eatenWarm = methodOf(this.recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
-    if (this.baked && !eatenWarm && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
+    if (this.baked && !this.eatenWarm && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
     this.soften()
     this.finishing()
     return this.list
@@ -336,27 +341,31 @@ class Planner {
   }
 
   private coolFirst(task: Task) {
-    if (this.stood >= COOLED || saysWarm(task)) return
+    if (this.stood >= COOLED) return
+    if (signOf(task, 'lukewarm')) return this.coolNow(TEPID)
+    if (saysWarm(task) || this.eatenWarm) return
     // An icing that is made or spread needs a cold cake; what is scattered on a batter in the oven does not come here.
     this.coolNow()
   }
 
-  private coolNow() {
+  private coolNow(until?: typeof TEPID) {
     const again = this.cools > 0
     const name = this.cools++ ? `cool${this.cools}` : 'cool'
     this.push({
       id: this.id(name),
-      label: this.out
-        ? 'Leave it on its rack until cold'
-        : again
-          ? 'Turn it out onto a rack and leave it until cold'
-          : 'Cool: ten minutes in the tin, then on a rack',
-      minutes: triple(COOLS),
+      label: until
+        ? 'Leave it until it is lukewarm'
+        : this.out
+          ? 'Leave it on its rack until cold'
+          : again
+            ? 'Turn it out onto a rack and leave it until cold'
+            : 'Cool: ten minutes in the tin, then on a rack',
+      minutes: triple(until ?? COOLS),
       handsOn: false,
       needs: [],
-      better: COOLS[2],
+      ...(!until && { better: COOLS[2] }),
     })
-    this.stood += COOLS[1]
+    this.stood += (until ?? COOLS)[1]
   }
 
   private soften() {
@@ -412,6 +421,11 @@ function sumOf(clauses: readonly Clause[]): [number, number, number] | null {
 
 /** What the words of a task say of how it is done; the first clause that says it. */
 const signOf = <S extends keyof Signs>(task: Task, sign: S): Signs[S] => task.clauses.find((c) => c.signs?.[sign])?.signs?.[sign]
+/** "Leave at least three days before cutting": a wait, however long, where something is done after it. */
+const ripens = (task: Task, goesOn: boolean): boolean =>
+  goesOn &&
+  (sumOf(task.clauses)?.[0] ?? 0) <= RIPENS &&
+  task.clauses.some((c) => c.act === 'rest' && /^(?:leave|let|rest|stand|allow|wait)$/.test(c.verb))
 const saysWarm = (task: Task): boolean => signOf(task, 'warm') === true
 
 /** What a task asks for: the most that any of its acts does. */
@@ -482,6 +496,7 @@ const tidy = (text: string): string =>
     text
       .trim()
       .replace(/[\s,;:–-]*(?:(?:\b(?:and|then|before|but)\b|&)[\s,]*)*$/i, '')
+      .replace(/,? at which (?:time|point|stage|moment)(?: \p{L}+)*$/iu, '')
       .replace(/^(?:and|then|,|;)\s+/i, '')
       // Heating stands in the plan already.
       .replace(/ in (?:a |the |your )?(?:pre-?heated|hot) oven(?= )/i, '')
