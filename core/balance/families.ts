@@ -154,8 +154,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'loaf, muffin or snack cake',
     basis: 'flour',
     bands: {
-      // The low end is the German stirred cake: twice as much flour as butter, five eggs, half a cup of milk.
-      moisture: band(1.35, 2.9),
+      // The low end is the German stirred cake for a tray: 500 g flour, 250 g butter, four eggs, 125 ml milk.
+      moisture: band(1.2, 2.9),
       sugarConcentration: band(22, 50),
       firmness: band(0.38, 0.85),
       sugarPct: band(35, 112),
@@ -191,10 +191,12 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     basis: 'flour',
     bands: {
       moisture: band(1.9, 6),
-      sugarConcentration: band(30, 52),
+      // The low end is Japanese chiffon: 60 g sugar to the 170 g of water in its eggs and milk.
+      sugarConcentration: band(26, 52),
       firmness: band(0.48, 1.5),
       sugarPct: band(75, 285),
-      fatPct: band(0, 68),
+      // Chiffon of as much oil as half its flour, with the fat of its yolks.
+      fatPct: band(0, 76),
       lift: band(0, 18),
       fluidity: band(2.2, 9),
       acidBalance: band(-4, 5.5),

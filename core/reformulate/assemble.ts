@@ -142,6 +142,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     oven: { before: s.recipe.oven, after: oven.oven, why: oven.steps.map((x) => x.why).filter(Boolean)[0] ?? '', says: oven.steps },
     foam: family === 'foam' || (s.signs.whipped && !egg),
     baked: isCake(family) && family !== 'crepe',
+    rules: ask.rules,
     glutenFree: ask.rules.needs.includes('gluten-free'),
     dairyFree: ask.rules.needs.some((n) => n === 'vegan' || n === 'dairy-free'),
   })

@@ -54,6 +54,7 @@ function rewrite(
     oven,
     foam: false,
     baked: true,
+    rules: { needs: [], avoid: [] },
     glutenFree: false,
     dairyFree: false,
     ...more,

@@ -1,7 +1,7 @@
 import { methodOf, readMethod } from '../method/read'
 import { followOven } from './rewriting/dials'
 import { stepsOf } from './rewriting/edit'
-import { placeFoam, retellFoams } from './rewriting/eggs'
+import { placeFoam, retellFoams, unmakeMeringue } from './rewriting/eggs'
 import { retellGels } from './rewriting/gels'
 import { renameAll, restAmounts, rewordAll } from './rewriting/mentions'
 import { bring, missing, placeNew } from './rewriting/place'
@@ -24,6 +24,7 @@ export function rewriteMethod(r: Rewriting): Step[] {
   if (r.changes.some((c) => c.school.ownMethod)) return ownMethod(sheet)
   if (!r.recipe.method.length) return untold(sheet)
   placeFoam(sheet)
+  unmakeMeringue(sheet)
   // What was whipped first: words and mentions within such a clause are told anew with it.
   for (const work of sheet.works) retellFoams(sheet, work)
   retellGels(sheet)

@@ -2,6 +2,8 @@ import { has, holds, fat, egg, flour, leavener, says, TIN_TARGET, OVER, type Rul
 
 /** What is done to what is baked: poked, hollowed, rolled, soaked, turned out, cooled, cut, spread. */
 export const AFTER: readonly Rule[] = [
+  // "Loosen with a thin knife": from its tin; a batter is loosened with milk.
+  ['unmould', (c) => c.verb === 'loosen' && c.ids.length === 0 && says(c, /\b(?:knife|spatula|edges?|sides?|tins?|pans?|moulds?)\b/)],
   [
     'poke',
     (c) => c.cls === 'poke' || (/\b(?:prick|holes (?:all over|in|with))\b/.test(c.text) && c.cls !== 'soak' && !/\bpour\b/.test(c.text)),

@@ -1,5 +1,6 @@
 import { isLine, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
+import { sentencesOf } from '../../method/sentence'
 import { capital, joined, phraseOf } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'
@@ -19,10 +20,87 @@ export function placeFoam(sheet: Sheet) {
   }
 }
 
+/** What a foam of whites is called where it is folded in. */
+const FOAM_WORDS = /\b(?:meringue|(?:egg )?whites?|foam|snow)\b/i
+const REST_WORDS = /\bthe (?:rest|remainder)\b|\bremaining\b/i
+/** What is whipped along with whites. */
+const WITH_WHITES: ReadonlySet<string> = new Set(['egg', 'sugar', 'salt', 'acid', 'flavour', 'starch'])
+
+/**
+ * A meringue in a bowl and under a heading of its own, for which nothing whips any more, is not made: its step goes, and
+ * so do the sentences that fold it in; its sugar and salt go in with the batter's.
+ */
+export function unmakeMeringue(sheet: Sheet): void {
+  const isLost = (t: LineThing) => {
+    const fate = sheet.fateOf(t.part, t.ingredient)
+    return fate.kind !== 'kept' && !sheet.r.egg?.foams && !fate.by.some((l) => ingredientOf(l.ingredient)?.foams)
+  }
+  const yolks = sheet.works.flatMap((w) =>
+    w.clauses.flatMap((c) =>
+      c.things.filter(isLine).flatMap((t) => (t.ingredient === 'egg-yolk' ? [{ work: w, clause: c, part: t.part }] : [])),
+    ),
+  )
+  const lost = new Set<number>()
+  for (const work of sheet.works)
+    work.clauses.forEach((c, n) => {
+      const white = c.act === 'foam' && c.things.filter(isLine).find((t) => t.ingredient === 'egg-white')
+      if (!white || !sheet.batterParts.has(white.part) || !isLost(white)) return
+      if (!yolks.length || yolks.some((y) => y.part === white.part)) return
+      const beside = new Map<string, LineThing>()
+      lost.add(white.part)
+      sheet.placeEgg(white.part)
+      for (let i = n; i < work.clauses.length; i++) {
+        const next = work.clauses[i]!
+        const own = next.things.filter(isLine)
+        if (i > n && !(['foam', 'mix', 'other'].includes(next.act) && own.every((t) => WITH_WHITES.has(need(t.ingredient).kind)))) break
+        if (i > n && !own.length && FOAM_WORDS.test(work.text.slice(...next.span)) && /^(?:fold|stir)/.test(next.verb)) break
+        for (const t of own) if (!isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind === 'kept') beside.set(`${t.line}`, t)
+        removeClause(work, i, i === n ? 'There is no meringue to make.' : '')
+      }
+      if (beside.size) whiskIn(sheet, yolks[0]!, [...beside.values()])
+    })
+  if (!lost.size) return
+  for (const work of sheet.works) {
+    let folding = false
+    work.clauses.forEach((c, n) => {
+      const bare = !c.things.some(isLine) && (c.act === 'fold' || c.act === 'mix')
+      const words = work.text.slice(...c.span)
+      const folds = bare && (FOAM_WORDS.test(words) || (folding && REST_WORDS.test(words)))
+      if (folds && !work.edits.some((e) => e.from <= c.span[0] && e.to >= c.span[1] - 1))
+        removeClause(work, n, 'There is no meringue to fold in.')
+      folding = folds
+    })
+  }
+}
+
+/** What would have been whipped with the whites goes in where something stands for the yolks. */
+function whiskIn(sheet: Sheet, at: { work: Work; clause: Clause }, things: readonly LineThing[]): void {
+  const { tokens } = at.work.scan
+  const token = tokens.findIndex((t) => t.from >= at.clause.span[0])
+  const sentence = sentencesOf(tokens).find(([a, b]) => token >= a && token < b)
+  if (!sentence) return
+  const place = tokens[sentence[1] - 1]!.to
+  const names = things.map((t) => {
+    const line =
+      sheet.fateOf(t.part, t.ingredient).now ?? sheet.r.lines.find((l) => l.partIndex === t.part && l.ingredient === t.ingredient)
+    const name = sheet.name(t.ingredient)
+    return need(t.ingredient).kind === 'sugar' && line ? `the other ${line.kitchen} of the ${name}` : `the ${name}`
+  })
+  at.work.inserts.push({
+    at: place,
+    to: place,
+    text: `Whisk in ${joined(names)}.`,
+    why: 'It was meant for the meringue.',
+    role: 'add',
+    after: true,
+  })
+}
+
 /** Whipped eggs leave with their whole family: beater, minutes, sign, and what was folded for their sake. */
 export function retellFoams(sheet: Sheet, work: Work): void {
   work.clauses.forEach((c, n) => {
     const lines = c.things.filter(isLine)
+    if (work.edits.some((e) => !e.words && e.from <= c.span[0] && e.to >= c.span[1] - 1 && e.to > e.from)) return
     const eggs = lines.filter((t) => isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'kept')
     if (/^separate/.test(c.verb) && eggs.length) removeClause(work, n, 'There are no eggs to separate.')
     else if (/^(?:break|crack)$/.test(c.verb) && eggs.length) put(work, c)

@@ -1,7 +1,9 @@
-import { isLine, type Clause, type LineThing } from '../../method/step'
+import { isLine, type Act, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
+import { standInsFor } from '../../swaps/standins'
+import { forbidden } from '../allowed'
 import type { OptionLine } from '../option'
 import { eggMention } from './eggs'
 import { drop, inList } from './edit'
@@ -31,6 +33,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
     const found = sheet.lineOf(work, m)
     // "If the top is white": a colour, not a thing.
     if (found && !found.thing && t.word === 'white') continue
+    if (!found) besideTheRecipe(sheet, work, m)
     if (!found || swallowed(t.from, to)) continue
     const fate = sheet.fateOf(found.part, found.ingredient)
     if (fate.kind === 'kept') {
@@ -84,6 +87,22 @@ export function renameAll(sheet: Sheet, work: Work): void {
     else if (fate.kind === 'swapped') swapFor(sheet, work, np, fate.by, found, told)
     else drop(sheet, work, np, clause, m, found.ingredient)
   }
+}
+
+/** Acts that bring to the table what no line of the recipe holds. */
+const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate'])
+
+/** "Serve with whipped cream": what stands in no line must suit the table too. */
+function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
+  const { tokens } = work.scan
+  const at = tokens[m.from]!.from
+  const clause = work.clauses.find((c) => at >= c.span[0] && at < c.span[1])
+  const food = ingredientOf(m.id)
+  if (!clause || !food || !SERVES.has(clause.act) || !forbidden(food, sheet.r.rules)) return
+  const standIn = standInsFor(food).find((s) => s.brings.every((b) => !forbidden(need(b.ingredient), sheet.r.rules)))
+  if (!standIn) return
+  work.edits.push({ from: at, to: tokens[m.to - 1]!.to, words: sheet.name(standIn.brings[0]!.ingredient) })
+  work.why.add(`${capital(food.names[0]!)} would not suit everybody at the table.`)
 }
 
 /** What the "egg mixture" is called now: by what stands there, where that is one thing. */

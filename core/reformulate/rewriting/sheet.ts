@@ -10,6 +10,7 @@ import type { Oven, Recipe } from '../../recipe/recipe'
 import type { ChangeSchool } from '../../swaps/change'
 import type { AddedStep, School } from '../../swaps/school'
 import type { OptionLine } from '../option'
+import type { Rules } from '../allowed'
 import { spoken } from '../spoken'
 
 /** A step made by the program says what it is for, so that nobody has to find it by its words. */
@@ -38,6 +39,8 @@ export interface Rewriting {
   baked: boolean
   glutenFree: boolean
   dairyFree: boolean
+  /** What nobody at the table may have. */
+  rules: Rules
 }
 
 /** What becomes of a line of the recipe as it was. */
