@@ -72,6 +72,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     pastry: 0,
     eggy: 0,
     grits: 0,
+    oats: 0,
     coconut: 0,
     whites: 0,
   }
@@ -92,6 +93,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     if (/^(?:egg-white|aquafaba)$/.test(id)) kinds.whites += grams
     if (id === 'flour-coconut') kinds.coconut += grams * (i.flourShare ?? 1)
     if (i.contains?.includes('egg')) kinds.eggy += grams
+    if (/^oats?-/.test(id)) kinds.oats += grams
     if (/^semolina|^flour-cornmeal|^polenta/.test(id)) kinds.grits += grams
   }
   return kinds

@@ -154,8 +154,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'loaf, muffin or snack cake',
     basis: 'flour',
     bands: {
-      // The low end is the German stirred cake for a tray: 500 g flour, 250 g butter, four eggs, 125 ml milk.
-      moisture: band(1.2, 2.9),
+      // The low end is the German stirred cake: twice as much flour as butter, five eggs, half a cup of milk.
+      moisture: band(1.35, 2.9),
       sugarConcentration: band(22, 50),
       firmness: band(0.38, 0.85),
       sugarPct: band(35, 112),

@@ -62,6 +62,8 @@ const firmFat = (id: string) => (ingredientOf(id)?.per100.plasticFat ?? 0) >= FI
 const FIRM_FAT = 40
 /** Acts that tell how a batter is made. */
 const MIXES: ReadonlySet<string> = new Set(['mix', 'cream', 'foam', 'melt', 'fold', 'rub-in', 'simmer'])
+/** A dough is shaped by hand, a batter is not. */
+const SHAPED = /\b(?:into|in|make|form|roll) (?:\S+ ){0,4}(?:balls?|logs?|discs?)\b|\b(?:cookie|biscuit|round|\d ?cm) cutters?\b/i
 const sweetens = (id: string) => ['sugar', 'sweetener', 'syrup'].includes(kindOf(id) ?? '')
 
 /** Fat, egg, flour and sugar beaten in one clause, by name or as "all the ingredients". */
@@ -110,7 +112,9 @@ export function methodSigns(recipe: Recipe): MethodSigns {
     rubbed: some((c) => c.act === 'rub-in'),
     crepe: some((c) => c.act === 'fry') || /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
     mug: /\bmug\b|\bmicrowave\b/i.test(title),
-    rolled: some((c) => c.act === 'roll') && !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
+    rolled:
+      (some((c) => c.act === 'roll') || clauses.some((x) => SHAPED.test(x.text))) &&
+      !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
     bar:
       /\b(?:brownies?|blondies?|bars?|slices?|squares|flapjacks?|traybake)\b/i.test(title) ||
       recipe.tins.some((t) => t.shape === 'square' || t.shape === 'rect'),

@@ -49,7 +49,7 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
     .filter((p) => p.name === part)
     .flatMap((p) => p.lines)
     .reduce((grams, l) => (ingredientOf(l.ingredient)?.inclusion ? grams + l.grams.best : grams), 0)
-  const floury = mass.flour > 0.12 * Math.max(0, mass.total - fruit)
+  const floury = mass.flour > 0.1 * Math.max(0, mass.total - fruit)
   if (floury && family !== 'crepe' && family !== 'pastry') {
     if (mass.sugar < 0.06 * mass.flour) add('sugar', 'There is no sugar to speak of: was it left out?', 'caution')
     if (mass.fat < 0.04 * mass.flour && family !== 'foam') add('fat', 'There is no fat to speak of: was it left out?', 'caution')

@@ -24,6 +24,8 @@ export interface Kinds {
   coconut: number
   /** Semolina and cornmeal, which drink slowly and stay grainy. */
   grits: number
+  /** Oats, whole or rolled: bars of them are bound by syrup and rise by nothing. */
+  oats: number
 }
 
 /** How well a batter fits a family, 0 to 1. */
@@ -45,6 +47,8 @@ const NAMED = 1.5
 const UNUSUAL = 0.2
 /** Coconut flour drinks four times its weight and binds nothing: with this share of it no band on flour means anything. */
 const COCONUT = 0.4
+/** More than this share of oats in what is flour, unraised and eggless: a flapjack. */
+const OATY = 0.6
 /** Families that fit at least this share of the best are judged by too. */
 const PLAUSIBLE = 0.3
 
@@ -116,7 +120,8 @@ export function recognise(
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
   const meringue = yes(signs.whipped) * meringueFit(mass, kinds)
   const eggless = ramp(egg, 12, 3) * ramp(kinds.eggy / total, 0.04, 0.01)
-  const cakey = floury * not(box) * not(cheese) * not(nutty) * not(Math.max(dense, muddy) * 0.8)
+  const oaty = ramp(kinds.oats / (mass.flour || 1), OATY - 0.1, OATY + 0.1) * ramp(gas, 3, 1) * ramp(egg, 15, 5)
+  const cakey = floury * not(oaty) * not(box) * not(cheese) * not(nutty) * not(Math.max(dense, muddy) * 0.8)
   const poundLike = cakey * ramp(fat, 55, 72) * ramp(firmFat, 0.4, 0.6) * ramp(egg, 45, 62) * ramp(wet, 2.25, 1.95)
   const fits: [CakeFamily, number][] = [
     ['boxed', box],
@@ -158,6 +163,8 @@ export function recognise(
         yes(signs.rolled) * ramp(wet, 1.3, 1.05),
       ),
     ],
+    // Oats bound with syrup and butter rise by nothing: bars, pressed like a dough.
+    ['pastry', oaty * floury],
     // A box thinned with milk and fried in sheets is a crêpe batter as well.
     ['crepe', Math.max(thin * floury * not(box), yes(signs.crepe, 0) * box * ramp(flow, 3, 4.2) * 0.95)],
     ['foam', ramp(kinds.foamMix / total, 0.2, 0.35)],
@@ -206,7 +213,8 @@ export function recognise(
       'butter-layer',
       cakey *
         creamable *
-        ramp(sugar, 42, 62) *
+        // German stirred cakes for a tray are creamed with two fifths of their flour in sugar.
+        ramp(sugar, signs.creamed ? 34 : 42, 62) *
         Math.max(ramp(gas, 3, 7), not(poundLike)) *
         ramp(fat, 15, 38) *
         not(foamy * 0.8) *

@@ -1,4 +1,4 @@
-import { isGroup, type Clause, type Group } from '../method/step'
+import { isGroup, isLine, type Clause, type Group } from '../method/step'
 import { portionsOf, type Portion } from './portions'
 import type { Ingredient, Kind } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
@@ -80,6 +80,13 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
       readied,
       [...open].filter((o) => OF_TIN.test(recipe.parts[o.part]!.name)),
     )
+  // "Cocoa for dusting", where the moulds are dusted.
+  for (const o of [...open]) {
+    const n = sentences.findIndex((s) =>
+      s.clauses.some((c) => c.act === 'ready-tin' && c.things.some((t) => isLine(t) && t.part === o.part && t.line === o.at)),
+    )
+    if (n >= 0) give(n, [o])
+  }
   const unnamed = new Set(open)
   for (const o of [...open]) {
     // What the method forgets of the dry things goes in with the flour.

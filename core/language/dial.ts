@@ -104,7 +104,9 @@ function sizeAt(t: readonly Token[], i: number): Size | undefined {
       unitAfter(t, j))
   )
     return undefined
-  const assumed = unit ?? (sides[0]!.value <= 20 && sides[1]!.value <= 20 ? 'in' : 'cm')
+  // No home oven takes a tin of 15 inches and more a side.
+  const assumed =
+    unit ?? (Math.max(sides[0]!.value, sides[1]!.value) <= 20 && Math.min(sides[0]!.value, sides[1]!.value) < 15 ? 'in' : 'cm')
   return { kind: 'size', sides: sides.map((s) => s.value * LENGTHS[s.unit ?? assumed]!.mm), unit: unit ?? undefined, from: i, to: j }
 }
 

@@ -217,7 +217,9 @@ function measureAt(t: readonly Token[], i: number): Measure | undefined {
       ? { low: 1, high: 1, unit: COUNT, manner, from: i, to: amount.next }
       : undefined
   if (t[i]!.word === 'one' && t[amount.next]?.word === 'at') return undefined
-  return { low: amount.low, high: amount.high, unit: COUNT, manner, from: i, to: amount.next }
+  // "½ a lemon"
+  const article = amount.low < 1 && /^an?$/.test(t[amount.next]?.word ?? '') ? 1 : 0
+  return { low: amount.low, high: amount.high, unit: COUNT, manner, from: i, to: amount.next + article }
 }
 
 /**

@@ -187,6 +187,8 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
       for (let reach = REACH; f >= 0 && reach > 0; reach--, f--) {
         const x = t[f]!
         if (x.kind === 'mark' && !JOINING_MARKS.has(x.text)) break
+        // "sugar & syrup" are two things, "half & half" and "hundreds & thousands" are one.
+        if (x.text === '&' && f > 0 && headsOf(t[f - 1]!, index)) break
         // "the eggs. Whites …", "is thick. Add milk" end a sentence; "conf. sugar" does not.
         if (
           x.text === '.' &&

@@ -156,19 +156,35 @@ function countIn(t: readonly Token[], sizes: readonly Size[], dials: readonly Di
 
 /** "12-hole muffin tin", "12 cupcakes", "24 paper cases"; a dozen where none is said. */
 function holesIn(t: readonly Token[]): number | undefined {
+  let trays = 1
+  const times = t.findIndex(
+    (x, i) =>
+      /^[x×]$/.test(x.word) &&
+      t[i + 1]?.kind === 'number' &&
+      t[i + 1]!.value! <= 6 &&
+      /^(?:tins?|pans?|trays?|sheets?)$/.test(t[i - 1]?.word ?? ''),
+  )
+  if (times > 0) trays = t[times + 1]!.value!
   for (let i = 0; i < t.length; i++) {
     const n = valueAt(t, i)
     if (!n || n.article || !Number.isInteger(n.value) || n.value < 2 || n.value > 60) continue
     const after = wordsBetween(t, n.next, n.next + 4)
+    // "two muffin pans with 18 liners": what is counted are trays.
+    if (n.value <= 4 && TRAYS.test(after)) {
+      trays = n.value
+      continue
+    }
     if (
       /^(?:- )?(?:x )?(?:small |large |mini |standard |regular |paper |deep )*(?:cup|hole|case|standard|liner|muffin|cup-?cake|paper|magdalena|patty|capsule|bun|fairy|piece|mini)/.test(
         after,
       )
     )
-      return n.value
+      // "a 12-hole tin ×2", "two 12-hole tins"; liners are counted all together.
+      return n.value * (/^(?:- )?(?:cup|hole)/.test(after) ? trays : 1)
   }
-  return undefined
+  return trays > 1 ? trays * 12 : undefined
 }
+const TRAYS = /^(?:\w+ )?(?:muffin|cup-?cake|patty|bun|fairy cake) (?:tins?|pans?|trays?|sheets?)/
 
 /** Nothing narrower is a tin, mm: it is a depth, a border or a thickness. */
 const LEAST_ACROSS = 95

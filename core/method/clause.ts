@@ -131,6 +131,8 @@ function isVerb(
       // "the eggs, oil and sugar" is a list.
       !(t[i - 1]?.text === ',' && mentions.some((m) => m.to === i - 1))
     if (greases) return { verb: base.verb, gerund: false }
+    // "Butter 4 dariole moulds"
+    if (next?.kind === 'number' && t.slice(i + 2, i + 6).some((x) => VESSEL.test(x.word))) return { verb: base.verb, gerund: false }
     const opens = i === start && next !== undefined && next.kind === 'word' && !JOINTS.has(next.word) && !OBJECTS.has(next.word)
     return determined || opens ? { verb: base.verb, gerund: false } : undefined
   }
@@ -150,7 +152,7 @@ function isVerb(
   return { verb: base.verb, gerund: false }
 }
 
-const VESSEL = /^(?:tins?|pans?|moulds?|molds?|trays?|dish|cases|form|oven)$/
+const VESSEL = /^(?:tins?|pans?|moulds?|molds?|trays?|dish|dishes|ramekins?|cases|form|oven)$/
 
 /** "into a lined tin", "into the oven": a place to bake follows, with no verb of its own. */
 function goesInto(t: readonly Token[], i: number, end: number): boolean {
@@ -335,6 +337,13 @@ export function piecesOf(s: Scan): Piece[] {
 
 function sentencePieces(s: Scan, from: number, start: number, to: number, sentence: number): Piece[] {
   const t = s.tokens
+  // "They will be soft, and firm up on cooling": how it is, and nothing to do.
+  if (
+    /^(?:it|they)$/.test(t[start]?.word ?? '') &&
+    /^(?:will|may|might|won['’]t)$/.test(t[start + 1]?.word ?? '') &&
+    !(AUXILIARY.test(t[start + 2]?.word ?? '') && PARTICIPLES[t[start + 3]?.word ?? ''])
+  )
+    return [{ from, to, verb: '', at: -1, elided: false, masked: new Set(t.slice(start, to).map((_, i) => start + i)), sentence }]
   const masked = new Set<number>()
   const untils: [number, number][] = []
   const conditions: [number, number][] = []

@@ -251,11 +251,18 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           const top = sorted[0]!
           score += Math.max(-1, value(top))
           if (!d.lists) used ??= new Map(state.used)
+          // "Top with fruit": all the fruit that is left.
+          const open = (all: typeof here, first: (typeof here)[number]) => {
+            const left = all.filter((l) => l.score >= ANY_OF_ITS_KIND && !gone(l))
+            return left.length ? left : [first]
+          }
           const picks = c.both
             ? here.filter((l) => l.score >= ANY_OF_ITS_KIND)
-            : c.all
-              ? here.filter((l) => l.score >= top.score - 0.2)
-              : [top]
+            : c.mass
+              ? open(here, top)
+              : c.all
+                ? here.filter((l) => l.score >= top.score - 0.2)
+                : [top]
           for (const l of picks) used?.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })
@@ -310,8 +317,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
         // "overnight if you like" is nobody's duty.
         !(t[x.from]!.word === 'overnight' && t[x.to]?.word === 'if'),
     )
+    // "(Can be chilled up to 24 h at this point.)" beside a bake is not its time.
+    const aside = (x: Time) => t[x.from]!.depth > 0 && ASIDE.test(bracketAround(t, x.from))
     const conditional = (x: Time) => p.condition !== undefined && x.from >= p.condition[0] && x.from < p.condition[1]
-    const open = told.filter((x) => !p.masked.has(x.from) || (t[x.from]!.depth > 0 && !conditional(x)))
+    const open = told.filter((x) => !p.masked.has(x.from) || (t[x.from]!.depth > 0 && !conditional(x) && !aside(x)))
     // "until quite cold, about 2 hours": a time beside the sign is the act's, where it has no other.
     const times = open.length || !p.until ? open : told.filter((x) => x.from >= p.until![0] && x.from < p.until![1])
     const heats = heatsOf(s).filter((x) => x.from >= p.from && x.from < p.to && !(p.masked.has(x.from) && t[x.from]!.depth === 0))
@@ -415,7 +424,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       return
     }
     steps[d.step]!.clauses.push(clause)
-    if (act !== 'ready-tin' && !clause.optional)
+    if (act !== 'ready-tin' && act !== 'serve' && !clause.optional)
       for (const { mention: m, lines } of d.candidates)
         if (!lines.length && m.id && t[m.head]!.depth === 0)
           unlinked.push({ step: d.step, span: [t[m.from]!.from, t[m.to - 1]!.to], ingredient: m.id })
@@ -447,6 +456,19 @@ export function readMethod(recipe: Recipe, region: Region): Method {
   })
   imply(recipe, steps)
   return { steps, unread, unlinked }
+}
+
+/** What is said in a bracket of keeping and of another day. */
+const ASIDE = /\b(?:can be|may be|could be|keeps?|ahead|in advance|freez\w*|up to \d+ ?(?:h|hrs?|hours?|days?))\b/
+function bracketAround(t: Scan['tokens'], at: number): string {
+  let from = at
+  while (from > 0 && t[from - 1]!.depth > 0) from--
+  let to = at
+  while (to < t.length && t[to]!.depth > 0) to++
+  return t
+    .slice(from, to)
+    .map((x) => x.word || x.text)
+    .join(' ')
 }
 
 /** Acts that need something to be done with. */

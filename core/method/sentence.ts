@@ -20,6 +20,15 @@ export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
       !/^\p{Lu}\p{Ll}/u.test(next.text)
     )
       continue
+    // "Bake approx. 50 min."
+    if (
+      next &&
+      t[i]!.text === '.' &&
+      before &&
+      /^(?:approx|abt|ca|min|max|no)$/.test(before.word) &&
+      /^(?:number|fraction)$/.test(next.kind)
+    )
+      continue
     // "evap. milk": a word cut short, and the sentence goes on.
     if (next && t[i]!.text === '.' && before && SHORTENED.has(before.word) && /^[\p{Ll}&]/u.test(next.text)) continue
     out.push([from, i + 1])

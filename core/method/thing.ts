@@ -22,6 +22,8 @@ export interface Candidate {
   all: boolean
   /** All that its word can mean, however particular: "both sugars". */
   both?: true
+  /** A word for all that is left of its kind: "the fruit". */
+  mass?: true
 }
 
 /** Bare words that name any line of their kind. */
@@ -271,6 +273,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
           target,
           all: plural || before === 'both',
           ...(before === 'both' && { both: true as const }),
+          ...(m.words.length === 1 && t[m.head]!.word === 'fruit' && { mass: true as const }),
           ...shareOf(t, m, s, p.from),
           ...(as && { as }),
         }

@@ -225,6 +225,7 @@ const SUBHEADING: readonly Evidence[] = [
   [-0.5, (f) => over(f.words, 9)],
   [-1.2, (f) => /[.!]$/.test(f.text)],
   [-3, (f) => heading(f) || f.equipment],
+  [-6, (f) => f.definition],
   [-3, (f) => f.clutter || f.nutrition],
   [-2.5, (f) => f.meta && !f.forHead && f.words > 2 && !f.hash],
   [-2, (f) => f.heat],
@@ -384,6 +385,13 @@ function weighNeighbours(features: readonly Features[], scores: readonly Scores[
       own['step-heading'] -= 3
       own['method-heading'] -= 3
       return
+    }
+    // A word or two without a bullet, between rows that have one: it stands over them.
+    const above = features[i - 1]
+    const below = features[i + 1]!
+    if (!f.bullet && f.amounts === 0 && f.words <= 4 && above?.bullet && below.bullet && below.amounts > 0) {
+      own['part-heading'] += 4
+      own.ingredient -= 3
     }
     own['part-heading'] += next.ingredient > 1 ? 0.8 : next.ingredient < -1 ? -1.2 : 0
     own['step-heading'] += next.step > 1.5 ? 0.4 : -1

@@ -190,6 +190,15 @@ function unstrung(rows: readonly Row[]): Row[] {
   })
 }
 
+/** "One pot of yogurt (125 g). Then use the pot as your measure:": a thing, and a word on how the others are measured. */
+const MEASURED_BY = /^(.+?\.)\s+((?:then |and |now )?use (?:the|this|that) (?:empty )?\w+ (?:as|for) (?:your|a|the) measur.*)$/i
+function withMeasure(rows: readonly Row[]): Row[] {
+  return rows.flatMap((r) => {
+    const m = MEASURED_BY.exec(r.text)
+    return m && isIngredient(m[1]!) ? [row(m[1]!.slice(0, -1), r.source, r.gap), row(m[2]!, r.source, 0)] : [r]
+  })
+}
+
 /** "1) whisk 2) stir in 3) bake": steps that stand on one line. */
 function unnumbered(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
@@ -296,5 +305,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unmarked(unruled(line.trim())).trim(), [at], gap))
     gap = 0
   }
-  return splitColumns(readFormulas(readTables(partHeads(unstrung(unnumbered(joinAmounts(rows)))))))
+  return splitColumns(readFormulas(readTables(partHeads(unstrung(unnumbered(withMeasure(joinAmounts(rows))))))))
 }

@@ -257,6 +257,9 @@ export function readPage(text: string, region: Region): Page {
         meta.push(c.text)
         const named = /\bfor (?:the )?([\p{L} ]{3,30})\s*:?$/iu.exec(c.text)
         if (named && roleOf(named[1]!)) build.open(capital(named[1]!.trim()))
+        // "Ingredients (A)", and the method speaks of "A".
+        const letter = /\(?\b([A-E])\)?\s*:?$/.exec(c.text.trim())
+        if (letter) build.open(letter[1]!)
         break
       }
       case 'part-heading':

@@ -8,7 +8,7 @@ const ROLE_WORDS: readonly [Role, RegExp][] = [
   ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|(?<!water )bath)\b/gi],
   [
     'topping',
-    /\b(?:meringue|toppings?|crumbs?|crumble|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,
+    /\b(?:meringue|toppings?|crumbs?|crumbles?|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,
   ],
   [
     'filling',
@@ -142,11 +142,19 @@ const TITLE_OF_CAKE =
 const FOLDED = /^(?:add|mix|stir|fold)[- ]?ins?$/i
 
 /** "Set A", "Bowl 2", "B": a name that says nothing; with flour or egg it is of the batter. */
-const lettered = (p: Part): Role | undefined =>
-  FOLDED.test(p.name.trim()) ||
-  (/^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i.test(p.name.trim()) && (has(p, FLOURS) || has(p, /^egg/)))
+/** What a syrup or a milk soak has none of. */
+const BODY = /cream-cheese|ricotta|mascarpone|quark|^oil-|butter|margarine|^cocoa|^chocolate/
+const LETTER = /^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i
+const lettered = (p: Part, parts: readonly Part[]): Role | undefined => {
+  if (FOLDED.test(p.name.trim())) return 'batter'
+  if (!LETTER.test(p.name.trim())) return undefined
+  const made = (q: Part) => has(q, FLOURS) || has(q, /^egg/)
+  // "A" is cheese, butter and milk, and "B" has the flour for it: bowls of one batter.
+  return made(p) ||
+    (!/^(?:part|step)/i.test(p.name.trim()) && parts.some((q) => q !== p && LETTER.test(q.name.trim()) && made(q)) && has(p, BODY))
     ? 'batter'
     : undefined
+}
 
 /** A recipe that is only an icing, a filling or a soak says so in its title. */
 function titleRole(title: string): Role | undefined {
@@ -177,7 +185,7 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
     return unsure
   }
   for (const p of parts) {
-    const role = p.name ? (lettered(p) ?? roleByContents(p, parts)) : 'batter'
+    const role = p.name ? (lettered(p, parts) ?? roleByContents(p, parts)) : 'batter'
     p.role = role ?? (looksLikeBatter(p) ? 'batter' : looksLikeIcing(p) ? 'frosting' : 'other')
     // What greases and dusts a tin is nobody's question.
     if (p.role === 'other' && p.lines.length && !/\b(?:pan|tin|mould|mold|tray)\b/i.test(p.name)) unsure.push(p)
@@ -199,6 +207,14 @@ function bakedFilling(parts: readonly Part[]): void {
       !(leavened && p.role === 'topping') &&
       shareOf(p.lines, (id, kind) => kind === 'egg' || SOFT_CHEESE.test(id)) > 0.1,
   )
+  // "Base" of a tray cake: what rises is the cake, with fruit and crumble on it.
+  const risen = setting
+    ? undefined
+    : parts.find((p) => p.role === 'crust' && has(p, RISES) && has(p, FLOURS) && has(p, /milk|quark|yogurt|^water/))
+  if (risen) {
+    risen.role = 'batter'
+    return
+  }
   const flour = parts.find((p) => p.role !== 'crust' && has(p, FLOURS) && !/frost|icing|glaze/i.test(p.name))
   const found = parts.some((p) => p.role === 'crust')
     ? (setting ?? flour)

@@ -1,7 +1,7 @@
 import { methodOf, readMethod } from '../method/read'
 import { followOven } from './rewriting/dials'
 import { stepsOf } from './rewriting/edit'
-import { placeFoam, retellFoams, unmakeMeringue } from './rewriting/eggs'
+import { placeFoam, retellFoams, unfold, unmakeMeringue } from './rewriting/eggs'
 import { retellGels } from './rewriting/gels'
 import { renameAll, restAmounts, rewordAll } from './rewriting/mentions'
 import { bring, missing, placeNew } from './rewriting/place'
@@ -27,6 +27,7 @@ export function rewriteMethod(r: Rewriting): Step[] {
   unmakeMeringue(sheet)
   // What was whipped first: words and mentions within such a clause are told anew with it.
   for (const work of sheet.works) retellFoams(sheet, work)
+  unfold(sheet)
   retellGels(sheet)
   for (const work of sheet.works) {
     restAmounts(sheet, work)

@@ -198,8 +198,14 @@ class Planner {
         ahead.some((t) => (t.acts.some((a) => a === 'poke' || a === 'soak') && saysWarm(t)) || signOf(t, 'onWarm'))
       if (act === 'unmould' && this.baked) this.out = true
       if (this.baked && !stillWarm && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
+      // "Mark into twelve after 15 minutes": first it stands, then it is done.
+      const after =
+        this.baked && (act === 'cut' || act === 'unmould') && /\bafter (?:about |another |a further )?\d/i.test(task.label)
+          ? sumOf(task.clauses)
+          : null
+      if (after) this.standFirst(after)
       const work = workOf(task)
-      const given = act === 'fry' ? frying(task) : sumOf(task.clauses)
+      const given = act === 'fry' ? frying(task) : after ? null : sumOf(task.clauses)
       const own = fix?.minutes !== undefined && !seen.has(task.step) ? ([fix.minutes, fix.minutes, fix.minutes] as const) : undefined
       seen.add(task.step)
       const minutes = own ?? given ?? work.minutes
@@ -340,8 +346,22 @@ class Planner {
     if (this.baked) this.stood += short && minutes === given ? minutes[1] : Math.max(COOLED, minutes[1])
   }
 
+  /** It stands for as long as the next act says it must have stood. */
+  private standFirst(minutes: readonly [number, number, number]) {
+    const first = this.cools++ === 0
+    this.push({
+      id: this.id(first ? 'cool' : `cool${this.cools}`),
+      label: this.out ? 'Leave it to cool a little' : 'Leave it in the tin',
+      minutes: triple(minutes),
+      handsOn: false,
+      needs: [],
+    })
+    this.stood += minutes[1]
+  }
+
   private coolFirst(task: Task) {
     if (this.stood >= COOLED) return
+    if (/\bafter (?:about |another |a further )?\d/i.test(task.label) && sumOf(task.clauses)) return
     if (signOf(task, 'lukewarm')) return this.coolNow(TEPID)
     if (saysWarm(task) || this.eatenWarm) return
     // An icing that is made or spread needs a cold cake; what is scattered on a batter in the oven does not come here.

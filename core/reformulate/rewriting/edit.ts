@@ -92,6 +92,8 @@ export function drop(sheet: Sheet, work: Work, np: { from: number; to: number },
     .filter((x) => x !== m)
     .map((x) => ({ from: s.tokens[x.from]!.from, to: s.tokens[x.to - 1]!.to }))
     .filter((x) => x.from >= start && x.to <= end)
+    // What has left the list before is no neighbour any more.
+    .filter((x) => !work.edits.some((e) => !e.words && e.from <= x.from && e.to >= x.to))
   const edits = dropFromList(work.text, np, start, end, others)
   if (edits) work.edits.push(...edits)
   else {

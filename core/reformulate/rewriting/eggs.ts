@@ -63,8 +63,8 @@ export function unmakeMeringue(sheet: Sheet): void {
   for (const work of sheet.works) {
     let folding = false
     work.clauses.forEach((c, n) => {
-      const bare = !c.things.some(isLine) && (c.act === 'fold' || c.act === 'mix')
       const words = work.text.slice(...c.span)
+      const bare = (c.act === 'fold' || c.act === 'mix') && !broughtBy(c, words)
       const folds = bare && (FOAM_WORDS.test(words) || (folding && REST_WORDS.test(words)))
       if (folds && !work.edits.some((e) => e.from <= c.span[0] && e.to >= c.span[1] - 1))
         removeClause(work, n, 'There is no meringue to fold in.')
@@ -122,7 +122,10 @@ export function retellFoams(sheet: Sheet, work: Work): void {
         work,
         lines.filter((t) => !isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'gone'),
       )
-      const wet = sheet.eggPlaced.has(part) ? [] : eggNames(sheet, part)
+      const whites = eggs.every((t) => t.ingredient === 'egg-white' || t.as === 'white')
+      // What stands for the eggs goes in where the yolks did, before the whites were whipped.
+      const wet = sheet.eggPlaced.has(part) || (whites && yolksBefore(sheet, work, n, part)) ? [] : eggNames(sheet, part)
+      if (!wet.length && whites) sheet.lostFoams.add(part)
       if (!wet.length && !names.length) removeClause(work, n, 'There is no foam to build.')
       else if (!wet.length) retell(work, c, `stir in ${joined(names)}`)
       else {
@@ -141,6 +144,50 @@ export function retellFoams(sheet: Sheet, work: Work): void {
       }
     }
   })
+}
+
+/** Yolks that go into the batter, unwhipped, before a clause. */
+function yolksBefore(sheet: Sheet, work: Work, n: number, part: number): boolean {
+  const yolk = (c: Clause) =>
+    c.act !== 'foam' && c.things.some((t) => isLine(t) && t.part === part && (t.ingredient === 'egg-yolk' || t.as === 'yolk'))
+  return sheet.works.some((w, i) => i <= sheet.works.indexOf(work) && w.clauses.some((c, k) => (w !== work || k < n) && yolk(c)))
+}
+
+/** "Fold into the yolk mixture", "fold it in": the foam that was made just before. */
+const FOLDS_ON =
+  /^\W*(?:and |then )*(?:\p{L}+ly )?(?:(?:fold|stir)(?: it| them| this)? (?:in\b|into\b)|(?:fold|stir|add|mix) (?:it|them|these)\b)/iu
+
+/** Where the foam of whites is gone, so is what was folded in of it; where a mixture stands for it, that is folded in. */
+export function unfold(sheet: Sheet): void {
+  for (const [at, work] of sheet.works.entries())
+    work.clauses.forEach((c, n) => {
+      if (!(c.act === 'fold' || c.act === 'mix') || c.things.some((t) => 'group' in t)) return
+      if (work.edits.some((e) => e.from <= c.span[0] && e.to >= c.span[1] - 1 && e.to > e.from)) return
+      const words = work.text.slice(...c.span)
+      const foam = /\bmeringue\b|\b(?:beaten |whipped |stiff )?(?:egg )?whites\b/i.exec(words)
+      if (!foam && !FOLDS_ON.test(words)) return
+      if (broughtBy(c, words)) return
+      const lost = sheet.lostFoams.has(c.part)
+      const stands = sheet.stands.get(c.part)
+      if (lost && (foam || foamBefore(sheet, at, n))) removeClause(work, n, 'There is no foam to fold in.')
+      else if (foam && stands && !lost && !sheet.r.egg?.foams)
+        work.edits.push({ from: c.span[0] + foam.index, to: c.span[0] + foam.index + foam[0].length, words: stands })
+    })
+}
+
+/** Whether a clause brings lines of its own, beside what it is put into: "into the cheese batter". */
+function broughtBy(c: Clause, words: string): boolean {
+  const into = c.span[0] + /\b(?:into|to|through)\b|$/i.exec(words)!.index
+  return c.things.some((t) => isLine(t) && !isEgg(t.ingredient) && t.span[0] < into)
+}
+
+/** Whether what was done just before was to whip whites. */
+function foamBefore(sheet: Sheet, at: number, n: number): boolean {
+  const before = n > 0 ? sheet.works[at]!.clauses.slice(Math.max(0, n - 3), n) : (sheet.works[at - 1]?.clauses.slice(-3) ?? [])
+  return before.some(
+    (c) =>
+      c.act === 'foam' && (c.things.length === 0 || c.things.some((t) => !isLine(t) || t.ingredient === 'egg-white' || t.as === 'white')),
+  )
 }
 
 /** Whole eggs are whipped to a ribbon; bean-can liquid holds no air before it stands in peaks. */
@@ -262,7 +309,12 @@ export function eggMention(
       work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: sheet.name(foam.ingredient) })
       work.why.add(`${capital(sheet.name(foam.ingredient))} whips as egg white does.`)
       sheet.say(foam)
-    } else if (clause?.act === 'foam') {
+    } else if (
+      clause?.act === 'foam' &&
+      clause.things.some((t) => isLine(t) && isEgg(t.ingredient) && t.ingredient !== 'egg-yolk' && t.as !== 'yolk')
+    )
+      drop(sheet, work, np, clause, m, found.ingredient)
+    else if (clause?.act === 'foam') {
       const rest = clause.things.filter(
         (t): t is LineThing => isLine(t) && !isEgg(t.ingredient) && sheet.fateOf(t.part, t.ingredient).kind !== 'gone',
       )
@@ -282,7 +334,9 @@ export function eggMention(
     removeClause(work, work.clauses.indexOf(clause), 'There is no foam to fold in.')
     return
   }
-  if (stands && whites && (clause?.act === 'fold' || clause?.act === 'mix')) {
+  // "Stir in the yolks" that were whisked by themselves before: what stands for them.
+  const taken = /^(?:into|to|over|onto)$/.test(work.scan.tokens.filter((x) => x.to <= np.from).at(-1)?.word ?? '')
+  if (stands && (whites || (sheet.stoodForYolks.has(found.part) && !taken)) && (clause?.act === 'fold' || clause?.act === 'mix')) {
     work.edits.push({ from: work.scan.tokens[m.from]!.from, to: np.to, words: stands })
     return
   }

@@ -101,7 +101,14 @@ function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
   if (!clause || !food || !SERVES.has(clause.act) || !forbidden(food, sheet.r.rules)) return
   const standIn = standInsFor(food).find((s) => s.brings.every((b) => !forbidden(need(b.ingredient), sheet.r.rules)))
   if (!standIn) return
-  work.edits.push({ from: at, to: tokens[m.to - 1]!.to, words: sheet.name(standIn.brings[0]!.ingredient) })
+  const own = work.text.slice(at, tokens[m.to - 1]!.to)
+  // Ice cream is bought, and there is some without milk.
+  const frozen = tokens[m.from - 1]?.word === 'ice'
+  work.edits.push(
+    frozen
+      ? { from: tokens[m.from - 1]!.from, to: tokens[m.to - 1]!.to, words: `dairy-free ice ${own}` }
+      : { from: at, to: tokens[m.to - 1]!.to, words: sheet.name(standIn.brings[0]!.ingredient) },
+  )
   work.why.add(`${capital(food.names[0]!)} would not suit everybody at the table.`)
 }
 
@@ -158,6 +165,9 @@ function swapFor(
     const sorts = /\b(?:unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
     // "the yogurt" becomes "140 g of the yogurt".
     const counted = /^[\d¼½¾⅓⅔⅛⅜⅝⅞]/.test(names[0]!) && names.length === 1
+    // "half of the buttermilk" is half of what stands for it.
+    const portion = counted ? /^(?:half|a third|a quarter|most|some)(?= (?:of )?the )/i.exec(work.text.slice(np.from, at))?.[0] : undefined
+    if (portion) names[0] = `${portion} of ${names[0]!.replace(/ of the /, ' ')}`
     const lead = counted ? '' : work.text.slice(np.from, at)
     work.edits.push(
       ...inList(work, lead.replace(sorts, '') === lead && !counted ? at : np.from, np.to, [
@@ -281,7 +291,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   }
   if (sheet.r.dairyFree) {
     put(
-      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|and (?:line|flour)|well)\b)(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
+      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|\d{1,2}(?! ?k?gm?\b)|and (?:line|flour)|well)\b)(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
       'grease',
       '',
       true,
@@ -311,7 +321,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
         to: c.span[0] + verb.index + verb[0].length,
         words: /^\p{Lu}/u.test(verb[0]) ? 'Whisk' : 'whisk',
       })
-    const until = /\s*,?\s*\b(?:until|till)\b[^.;]*?\b(?:pale|fluffy|light|creamy|white)\b(?:\s*(?:and|,)\s*\w+)?/i.exec(
+    const until = /\s*,?\s*\b(?:until|till)\b[^.;]*?\b(?:pale|fluffy|light|creamy|white)\b(?:\s*(?:and|,)\s*\p{L}+)?/iu.exec(
       work.text.slice(...c.span),
     )
     if (until)

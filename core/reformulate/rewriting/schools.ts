@@ -1,3 +1,4 @@
+import { methodSigns } from '../../balance/method'
 import { isGroup, isLine, type Clause } from '../../method/step'
 import { dropFromList, phraseOf } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
@@ -18,6 +19,8 @@ const LONG_WAIT = 15
 export function ownRest(sheet: Sheet): Place | undefined {
   if (!sheet.r.lines.some((l) => l.ingredient === 'baking-soda' && l.to > 0 && sheet.batterParts.has(l.partIndex))) return undefined
   const at = (c: Clause, w: Work): Place => ({ work: sheet.works.indexOf(w), clause: w.clauses.indexOf(c) })
+  // A dough that is shaped by hand takes no soda afterwards; its rest is short of water for soda to spend itself.
+  if (methodSigns(sheet.r.recipe).rolled) return undefined
   const flour = sheet.lastFlour()
   const tin = sheet.tinClause()
   const rest = sheet.firstClauseOf(

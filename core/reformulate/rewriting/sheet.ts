@@ -115,6 +115,8 @@ export class Sheet {
   readonly stands = new Map<number, string>()
   /** Parts where that bowl held the yolks: it becomes the batter, and no foam of whites comes to it any more. */
   readonly stoodForYolks = new Set<number>()
+  /** Parts whose foam of whites is whipped no more, and not stood for by a mixture of its own. */
+  readonly lostFoams = new Set<number>()
   /** New things that some sentence names by now. */
   readonly said = new Set<string>()
   /** What the method calls that which stands for the eggs. */
