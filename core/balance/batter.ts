@@ -113,7 +113,9 @@ export function mainParts(recipe: Recipe): number[] {
   const batters = all.filter((p) => p.role === 'batter')
   // Butter, sugar and fruit for the tin stand under a heading of their own, and are no batter beside one.
   const made = batters.filter(({ part }) =>
-    recipe.parts[part]!.lines.some((l) => /^flour|^cake-mix|^egg-|starch|^semolina|^cream-cheese|^chocolate|^cocoa|^oil-/.test(l.ingredient ?? '')),
+    recipe.parts[part]!.lines.some((l) =>
+      /^flour|^cake-mix|^egg-|starch|^semolina|^cream-cheese|^chocolate|^cocoa|^oil-/.test(l.ingredient ?? ''),
+    ),
   )
   if (made.length) return made.map((p) => p.part)
   if (batters.length) return batters.map((p) => p.part)

@@ -116,7 +116,9 @@ function isVerb(
     // "Butter the tin", "cream butter and sugar"; in a list of things it is a thing.
     // "curd, sugar and butter well": the last of a list, and how it is done.
     const listed =
-      JOINTS.has(t[i - 1]?.word ?? '') && mentions.some((m) => m.to === i - 1) && /^(?:well|lightly|together)$/.test(next?.word ?? '')
+      (JOINTS.has(t[i - 1]?.word ?? '') || t[i - 1]?.text === '&') &&
+      mentions.some((m) => m.to === i - 1) &&
+      /^(?:well|lightly|together)$/.test(next?.word ?? '')
     const determined =
       !listed &&
       next !== undefined &&

@@ -92,4 +92,43 @@ describe('what is told by the way', () => {
   it('a skewer test pokes no cake', () => {
     expect(acts('Mix everything. In the tin, in the oven, 45–50 mins. skewer test! Cool.')).not.toContain('poke')
   })
+
+  it.each([
+    // An aside about curdling ends where the next thing is done.
+    [
+      'Whisk in the eggs, adding a spoonful of the flour if it looks like curdling, then stir in the milk.',
+      ['egg-whole', 'flour-plain', 'milk-whole'],
+    ],
+    ['Melt the butter, at which point you should whisk in the sugar.', ['butter-unsalted', 'sugar-white']],
+    ['Boil the sugar, milk and vanilla 10 minutes.', ['sugar-white', 'milk-whole', 'vanilla-extract']],
+    ['Beat sugar & oil well.', ['sugar-white', 'oil-vegetable']],
+  ])('%s', (method, things) => {
+    expect(read(method).flatMap((c) => c.things)).toEqual(things)
+  })
+
+  it.each([
+    ['Loosen with a thin knife.', ['unmould']],
+    ['Bake 20 minutes. They will be soft, and firm up on cooling.', ['bake']],
+    ['Butter 4 dariole moulds.', ['ready-tin']],
+  ])('%s', (method, found) => {
+    expect(acts(method)).toEqual(found)
+  })
+
+  it('a bracket that speaks of another day is no time of the bake', () => {
+    const told = read('Divide among moulds. (Can be chilled up to 24h at this point.) Bake at 200 °C for 12 minutes.')
+    expect(told.find((c) => c.act === 'bake')!.minutes).toEqual([12, 12])
+  })
+
+  it('"about 50 min." goes on behind its full stop', () => {
+    expect(read('Bake approx. 50 min. Cool.').map((c) => [c.act, c.minutes])).toEqual([
+      ['bake', [50, 50]],
+      ['cool', undefined],
+    ])
+  })
+
+  it('"the fruit" is all the fruit that is left, "the fats" are all the fats', () => {
+    const lines = '3 egg whites\n150 g sugar\n400 g strawberries\n2 kiwi fruit\n200 g butter\n100 g lard'
+    expect(read('Whisk the whites and sugar. Top with fruit.', lines).at(-1)!.things).toHaveLength(2)
+    expect(read('Melt the fats.', lines)[0]!.things).toEqual(['butter-unsalted', 'lard'])
+  })
 })

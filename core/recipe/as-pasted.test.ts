@@ -1149,7 +1149,7 @@ describe('headings that are also things to buy', () => {
     expect(roles(`${CAKE}${heading}\n100 g butter\n200 g icing sugar`)[1]![1]).toBe(role)
   })
 
-  it.each(['Jam', 'Lemon curd', 'Meringue', 'Salted caramel'])('“%s” is a heading at the head of a paragraph, and else a jar', (name) => {
+  it.each(['Jam', 'Lemon curd', 'Salted caramel'])('“%s” is a heading at the head of a paragraph, and else a jar', (name) => {
     expect(roles(`${CAKE}\n${name}\n100 g butter\n100 g sugar`)).toHaveLength(2)
     expect(roles(`${CAKE}${name}\n100 g butter\n100 g sugar`)).toHaveLength(1)
   })

@@ -251,7 +251,7 @@ const SUBHEADING: readonly Evidence[] = [
       !f.capitals &&
       !f.hash &&
       f.scan.mentions[0]!.cover.length >= f.words &&
-      !/cake|batter|sponge|frosting|icing|filling|topping|glaze|buttercream/i.test(f.text),
+      !/cake|batter|sponge|frosting|icing|filling|topping|glaze|buttercream|meringue|ganache|streusel|praline/i.test(f.text),
   ],
 ]
 const subheading = (f: Features): number =>

@@ -196,4 +196,51 @@ describe('what looks like something else', () => {
       ).parts.map((p) => p.role),
     ).toEqual(['batter', 'frosting'])
   })
+
+  it('as much as the eggs weigh: told beside it, or what eggs weigh', () => {
+    const grams = (row: string) => parse(`Sandwich\n${row}${METHOD}`).parts[0]!.lines.map((l) => [l.ingredient, Math.round(l.grams.best)])
+    const told = grams('3 eggs weighed in their shells, then the same weight of butter, caster sugar & SR flour (about 180g each)')
+    expect(told).toEqual([
+      ['egg-whole', 153],
+      ['butter-unsalted', 180],
+      ['sugar-white', 180],
+      ['flour-self-raising', 180],
+    ])
+    expect(
+      grams('4 eggs, their weight in butter, sugar and self-raising flour')
+        .slice(1)
+        .map(([, g]) => g),
+    ).toEqual([240, 240, 240])
+  })
+
+  it('a pot that is the measure of the others is in the cake as well', () => {
+    const lines = parse(
+      `Pot cake\nOne pot of plain yogurt (125 g). Then use the pot as your measure:\n- 3 pots flour\n- 2 pots sugar\n- 3 eggs${METHOD}`,
+    ).parts[0]!.lines
+    expect(lines.map((l) => l.ingredient)).toEqual(['yogurt-plain', 'flour-plain', 'sugar-white', 'egg-whole'])
+  })
+
+  it('among rows with bullets, a word without one stands over the next', () => {
+    const { parts } = parse(
+      `Milk cake\nSponge\n- 3 eggs\n- 100 g sugar\n- 100 g flour\nMilks\n- 1 can evaporated milk (400 g)\n- 100 ml cream${METHOD}`,
+    )
+    expect(parts.map((p) => p.role)).toEqual(['batter', 'soak'])
+  })
+
+  it('lettered lists are bowls of one batter', () => {
+    const { parts } = parse(
+      `Cotton cake\nIngredients (A)\n140 g cream cheese\n40 g butter\n100 ml milk\nIngredients (B)\n40 g flour\n4 egg yolks\nIngredients (C)\n4 egg whites\n80 g sugar\n\nMethod\nMelt (A). Sift in the flour, add the yolks. Whip the whites and sugar and fold in. Bake at 150 C for 60 minutes.`,
+    )
+    expect(parts.map((p) => [p.name, p.role])).toEqual([
+      ['A', 'batter'],
+      ['B', 'batter'],
+      ['C', 'batter'],
+    ])
+  })
+
+  it.each(['zest of ½ a lemon', 'zest of half a lemon', '1 packet baking powder'])('%s is one thing, and little of it', (row) => {
+    const lines = parse(`${LIST}\n${row}${METHOD}`).parts[0]!.lines.slice(3)
+    expect(lines).toHaveLength(1)
+    expect(lines[0]!.grams.best).toBeLessThan(20)
+  })
 })

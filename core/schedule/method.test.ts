@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { answer } from '../contract/handle'
 import { minuteOf } from '../measure/day'
+import { activitiesOf } from './method'
 
 const CAKE = `Coffee layers
 Tin: 20 cm round x2
@@ -19,6 +20,7 @@ Method:
 4. Bake at 175 C for about 30 minutes.
 5. Beat the icing and fill the cold cake.`
 const plan = (text: string, more: object = {}) => answer('schedule', { text, region: 'uk', serveAt: '2027-06-12T15:00', ...more })
+const recipeOf = (text: string) => answer('parse', { text, region: 'uk' }).recipe
 const at = (p: ReturnType<typeof plan>, words: RegExp) => p.activities.find((a) => words.test(a.label))!
 
 describe('a method as things to do', () => {
@@ -134,5 +136,36 @@ describe('a method as things to do', () => {
 
   it('says plainly what it cannot plan', () => {
     expect(() => answer('schedule', { text: CAKE, serveAt: 'tomorrow' })).toThrow(/2027-06-12T15:00/)
+  })
+
+  const told = (method: string) =>
+    recipeOf(
+      `Slab\n200 g butter\n200 g sugar\n4 eggs\n300 g flour\n1 tsp baking powder\n\nMethod\nCream the butter and sugar, beat in the eggs, fold in the flour and baking powder. ${method}`,
+    )
+  const waits = (method: string) =>
+    activitiesOf(told(method), { bake: 'slab' })
+      .filter((a) => !a.handsOn && !a.needs.includes('oven'))
+      .map((a) => [a.minutes.low, a.minutes.high])
+
+  it.each([
+    ['Bake at 180 C for 30 minutes. Cut into squares when lukewarm.', [[20, 45]]],
+    [
+      'Bake at 180 C for 30 minutes. Mark into 12 after 15 minutes.',
+      [
+        [15, 15],
+        [45, 120],
+      ],
+    ],
+    [
+      'Bake at 180 C for 30 minutes. Cool in the tin, wrap, then leave at least 3 days before cutting.',
+      [
+        [45, 120],
+        [4320, 4320],
+      ],
+    ],
+    ['Bake at 180 C for 30 minutes. Leave to go cold in the tin - overnight if you like.', [[45, 120]]],
+    ['Bake at 180 C for 30 minutes. Dust with sugar. Eat warm!', []],
+  ])('%s', (method, expected) => {
+    expect(waits(method)).toEqual(expected)
   })
 })

@@ -134,3 +134,59 @@ describe('one amount for several lines', () => {
     for (const l of rest) expect(l.grams.best / egg!.grams.best).toBeCloseTo(1 / 0.88, 1)
   })
 })
+
+describe('foams that are whipped no more', () => {
+  const CHIFFON =
+    'Orange chiffon cake\nBatter\n6 egg yolks\n60 g sugar\n100 ml sunflower oil\n150 ml orange juice\n180 g plain flour\n2 tsp baking powder\nMeringue\n6 egg whites\n100 g sugar\npinch of salt\n\nMethod\nWhisk the yolks, sugar, oil and juice. Sift in flour and baking powder.\nBeat the egg whites with the salt to soft peaks, then rain in the sugar and beat to a firm meringue.\nFold the meringue into the batter in three goes.\nBake in a 25 cm tube pan at 165 C for 55 minutes.'
+
+  it('a meringue under its own heading goes with all its sentences, its sugar goes in elsewhere', () => {
+    const { told } = first(CHIFFON, ['eggless'])
+    expect(told).not.toMatch(/meringue|peaks|fold/i)
+    expect(told).toMatch(/Whisk in the salt and the other \d+ g of the caster sugar/)
+  })
+
+  it('bean-can liquid is whipped and folded in as the whites were', () => {
+    const { told } = first(CHIFFON, ['eggless'], { schools: ['aquafaba'] })
+    expect(told).toMatch(/Beat the aquafaba with the salt to soft peaks/)
+    expect(told).toMatch(/Fold the meringue into the batter/)
+  })
+
+  const CHOCOLATE = (method: string) =>
+    `Dark cake\n200 g dark chocolate\n150 g butter\n5 eggs, separated\n180 g sugar\n120 g plain flour\n1 tsp baking powder\n\nMethod\n${method}\nPour into a 20 cm round tin and bake at 170 C for 40 minutes.`
+
+  it('what stands for whisked yolks is stirred in where they were', () => {
+    const { told } = first(
+      CHOCOLATE(
+        'Melt the chocolate with the butter. Whisk the yolks till frothy. Quickly stir the yolks into the chocolate. Whisk the whites stiff, then fold in the sugar. Fold the whites into the chocolate mixture. Fold in the flour and baking powder.',
+      ),
+      ['eggless'],
+    )
+    expect(told).not.toMatch(/yolk|white|\bstiff/i)
+    expect(told).toMatch(/stir the [\w ]+ into the chocolate/i)
+  })
+
+  it('nothing is folded in where nothing was whipped', () => {
+    const { told } = first(
+      CHOCOLATE(
+        'Melt the chocolate with the butter, stir in the yolks. Beat the whites to soft peaks, add the sugar and beat until firm. Fold into the yolk mixture. Fold in the flour and baking powder.',
+      ),
+      ['eggless'],
+    )
+    expect(told).not.toMatch(/fold into|until firm/i)
+  })
+})
+
+describe('what stands beside the recipe', () => {
+  const CAKE = (end: string) =>
+    `Tea cake\n200 g butter\n200 g sugar\n4 eggs\n200 g self-raising flour\n\nMethod\nButter 4 small tins. Cream the butter and sugar, beat in the eggs, fold in the flour. Bake at 180 C for 25 minutes. ${end}`
+
+  it.each([
+    ['Serve with whipped cream.', /whipped plant cream/],
+    ['Serve with vanilla ice cream.', /dairy-free ice cream/],
+    ['Serve with berries.', /Serve with berries\./],
+  ])('%s suits the table', (end, words) => {
+    const { told } = first(CAKE(end), ['vegan'])
+    expect(told).toMatch(words)
+    expect(told).toMatch(/Grease 4 small tins/)
+  })
+})
