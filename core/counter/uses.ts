@@ -120,7 +120,7 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
   /** Sentences that mean a line by a word for several. */
   function groupedAt(o: Open): number[] {
     return sentences.flatMap((s, n) =>
-      s.clauses.some((c) => c.part === o.part && c.things.some((t) => isGroup(t) && inGroup(t.group, o))) ? [n] : [],
+      s.clauses.some((c) => c.things.some((t) => isGroup(t) && (t.part ?? c.part) === o.part && inGroup(t.group, o))) ? [n] : [],
     )
   }
 

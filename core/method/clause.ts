@@ -105,6 +105,8 @@ function isVerb(
   }
   const covered = mentions.some((m) => m.words.length > 1 && m.cover.includes(i))
   if (covered && (base.form === 'gerund' || FOOD_VERBS.has(token.word) || !/^(?:whip|whisk|melt|grate)$/.test(token.word))) return undefined
+  // "with remaining sugar" is what is left of it.
+  if (token.word === 'remaining') return undefined
   if (base.form === 'gerund') {
     // "adding the sugar" brings a line, "stirring well" is a manner.
     let j = i + 1
@@ -128,7 +130,7 @@ function isVerb(
     const greases =
       /^(?:butter|oil|flour)$/.test(token.word) &&
       /^(?:and|&)$/.test(next?.word ?? '') &&
-      /^(?:line|flour|dust|grease|paper|sugar|base)$/.test(t[i + 2]?.word ?? '') &&
+      /^(?:line|flour|dust|grease|paper|sugar|base|breadcrumbs?|crumbs?)$/.test(t[i + 2]?.word ?? '') &&
       !/^(?:mix|stir|beat|cream|rub)$/.test(t[i - 2]?.word ?? '') &&
       // "the eggs, oil and sugar" is a list.
       !(t[i - 1]?.text === ',' && mentions.some((m) => m.to === i - 1))

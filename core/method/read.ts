@@ -214,6 +214,7 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
     0,
     recipe.parts.findIndex((p) => p.role === 'batter'),
   )
+  const bowls = bowlsOf(recipe)
   // A method may begin with any part: the cake mostly, or what lies under it.
   let beam: State[] = recipe.parts.map((_, part) => ({ part, used: new Map(), score: part === first ? 0 : BEGINS_ELSEWHERE, picks: [] }))
   if (!beam.length) beam = [{ part: first, used: new Map(), score: 0, picks: [] }]
@@ -231,7 +232,9 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
         if (d.cue !== undefined) score += d.cue === part ? CUED : 0
         let used: Map<string, number> | undefined
         const lines = d.candidates.map((c) => {
-          const here = c.lines.filter((l) => l.part === part)
+          const own = c.lines.filter((l) => l.part === part)
+          // "Rub dry and fat", "add A to the yolks": bowls of one batter are one.
+          const here = own.length || !bowls.has(part) ? own : c.lines.filter((l) => bowls.has(l.part))
           if (!here.length) {
             if (c.lines.length && !c.target) score += ELSEWHERE
             return []
@@ -277,6 +280,13 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
     beam = next.sort((a, b) => b.score - a.score).slice(0, BEAM)
   }
   return beam[0]!
+}
+
+/** Parts that are bowls of one batter: several, of which one at most has flour in it; none where each is a batter of its own. */
+function bowlsOf(recipe: Recipe): ReadonlySet<number> {
+  const batters = recipe.parts.flatMap((p, part) => (p.role === 'batter' ? [part] : []))
+  const floury = batters.filter((part) => recipe.parts[part]!.lines.some((l) => /^flour|^cake-mix|^semolina/.test(l.ingredient ?? '')))
+  return new Set(batters.length > 1 && floury.length < 2 ? batters : [])
 }
 
 const TIN_LINE = /\b(?:tins?|pans?|greas\w*|dust\w*|mou?lds?|trays?|lining|flouring|towel)\b/i
@@ -497,7 +507,9 @@ function imply(recipe: Recipe, steps: readonly Step[]): void {
                 new RegExp(`^\\W*(?:\\p{L}+\\s+){1,3}?${word}`, 'u').test(text),
             )?.c
         : undefined
-    if (called) {
+    const spoken = called ?? (named.size === 0 ? spokenOf(recipe, steps, p.name) : undefined)
+    if (spoken) {
+      const called = spoken
       called.part = part
       called.things = [{ span: [called.span[1], called.span[1]], group: 'rest', implied: true }]
       return
@@ -506,6 +518,23 @@ function imply(recipe: Recipe, steps: readonly Step[]): void {
     if (!first || unnamed < LEAST_IMPLIED || !NEEDS_THINGS.has(first.act) || first.things.some((t) => 'line' in t)) return
     first.things.push({ span: [first.span[1], first.span[1]], group: 'rest', implied: true })
   })
+}
+
+/** "Sprinkle with the crumb mixture": where a part that nobody told how to make is used, by a word of its name. */
+function spokenOf(recipe: Recipe, steps: readonly Step[], name: string): Clause | undefined {
+  const words =
+    name
+      .toLowerCase()
+      .match(/\p{L}{4,}/gu)
+      ?.map((w) => w.replace(/s$/, '')) ?? []
+  const lines = recipe.parts.flatMap((p) => p.lines.map((l) => (l.named ?? '').toLowerCase()))
+  // A word of its own, and not that of a thing or of the cake.
+  const own = words.filter((w) => !/^(?:cake|topping|with|mixture|middle|side|base|layer)$/.test(w) && !lines.some((l) => l.includes(w)))
+  if (!own.length) return undefined
+  const called = new RegExp(`\\b(?:${own.join('|')})s?\\b`, 'u')
+  return steps
+    .flatMap((s) => s.clauses.map((c) => ({ c, text: s.text.slice(...c.span).toLowerCase() })))
+    .find(({ c, text }) => !c.things.some((t) => 'line' in t || 'group' in t) && c.act !== 'bake' && called.test(text))?.c
 }
 
 /** What opens another way to do the same. */
@@ -653,7 +682,8 @@ function thingsOf(
       })
     }
   })
-  for (const g of d.groups) out.push({ span: [g.from, g.to], group: g.group } satisfies GroupThing)
+  for (const g of d.groups)
+    out.push({ span: [g.from, g.to], group: g.group, ...(g.part !== undefined && { part: g.part }) } satisfies GroupThing)
   return out
 }
 

@@ -57,6 +57,8 @@ export interface LineThing {
 export interface GroupThing {
   span: Span
   group: Group
+  /** The part that is headed so: "dry", where the bowls of a batter are parts. */
+  part?: number
   /** No word says it: what stands in the list above goes in where its first verb stands. */
   implied?: true
 }

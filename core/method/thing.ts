@@ -161,6 +161,9 @@ const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(nul
   bit: 0.1,
   dusting: 0.01,
   sprinkling: 0.01,
+  spoonful: 0.1,
+  spoonfuls: 0.15,
+  tablespoonful: 0.1,
   touch: 0.01,
 }) as Record<string, number>
 const TARGETS = /^(?:into|over|onto|to|on|upon)$/
@@ -177,7 +180,9 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
   // "coated in little flour"
   if (words.at(-1) === 'little') return { share: SHARES.little! }
   const word = words.find((w) => w in SHARES && (words.includes('the') || words.includes('of')))
-  return word && (!/^(?:little|bit|dusting|sprinkling|touch)$/.test(word) || words.includes('of')) ? { share: SHARES[word]! } : {}
+  return word && (!/^(?:little|bit|dusting|sprinkling|touch|spoonfuls?|tablespoonful)$/.test(word) || words.includes('of'))
+    ? { share: SHARES[word]! }
+    : {}
 }
 
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
@@ -288,7 +293,7 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'dry',
-    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir|fold)(?: in| all| together)? dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))/,
+    /\b(?:dry|dries) (?:ingredients?\b|ingreds?\b\.?|ingr?\b\.?|(?:mix|mixture|things|stuff|items|goods)\b)|\bthe dry\b(?! (?:ing|mix|thing|stuff|item|good))|\b(?:add|sift|whisk|mix|combine|stir|fold)(?: in| all| together)? dry\b(?! (?:ing|mix|thing|stuff|item|good))|\bdry to wet\b|\b(?:over|into|onto) (?:the )?dry\b(?! (?:ing|mix|thing|stuff|item|good))|^\W*\w+ dry(?= (?:\+|&|and\b|with\b))/,
   ],
   [
     'wet',

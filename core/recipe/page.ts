@@ -65,6 +65,8 @@ const isGroup = (text: string): boolean => GROUP.test(headingName(text).replace(
 
 const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u
 
+/** Things behind a colon that are no other measure of one and the same. */
+const MADE_OF = 3
 /** "Base - 150 g butter, ½ cup sugar": a heading and what follows on the same line. */
 function inlineHead(text: string): { name: string; rest: string } | undefined {
   const m = INLINE.exec(text)
@@ -76,7 +78,9 @@ function inlineHead(text: string): { name: string; rest: string } | undefined {
   if (!rest.measures.length || !rest.mentions.length) return undefined // "Salt – ¼ tsp"
   const role = roleOf(name)
   // "syrup: juice of 2 lemons, 125 g icing sugar"
-  const several = role !== undefined && rest.mentions.length > 1 && (/^[^–—-]*:/.test(text) || rest.measures.length > 1)
+  // "jelly: 150 ml mango purée, 50 ml water, 5 g gelatine": so many things with amounts are made into it, whatever it is.
+  const made = /^[^–—-]*:/.test(text) && rest.measures.length >= MADE_OF && rest.mentions.length >= MADE_OF
+  const several = made || (role !== undefined && rest.mentions.length > 1 && (/^[^–—-]*:/.test(text) || rest.measures.length > 1))
   if (scan(name).mentions.length && !several && (!role || rest.measures[0]!.from > 1)) return undefined
   return { name, rest: m[2]! }
 }

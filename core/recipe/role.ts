@@ -12,12 +12,12 @@ const ROLE_WORDS: readonly [Role, RegExp][] = [
   ],
   [
     'filling',
-    /\b(?:fill\w*|swirls?|curd|jam|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/gi,
+    /\b(?:fill\w*|swirls?|curd|jam|jelly|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/gi,
   ],
   ['frosting', /\b(?:cream|topping cream|whipped)\b/gi],
   [
     'batter',
-    /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/gi,
+    /\b(?:cakes?|sponge|batter|dough|muffins?|cupcakes?|pudding|loaf|brownies?|blondies?|chiffon|cheesecake|mixture|biscuit|roulade|roll|dry|wet|yolk|whites?|fats?|leaven|flan|bread|torte|gateau|bundt|traybake|cr[eê]pes?|genoise|buns?|scones?|crepe batter|pancakes?)\b/gi,
   ],
 ]
 
@@ -124,6 +124,14 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
       has(p, /^egg-white/))
   )
     return 'batter'
+  // Fruit with a little sugar goes between or on top.
+  if (
+    named === undefined &&
+    !flour &&
+    !has(p, /^egg/) &&
+    shareOf(p.lines, (id, kind) => kind === 'fruit' && !id.startsWith('fruit-puree')) > 0.6
+  )
+    return 'filling'
   // Milks without flour or egg are poured over.
   if (
     (named === undefined || named === 'batter') &&

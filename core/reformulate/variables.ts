@@ -332,6 +332,9 @@ export function draft(
   if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()
   const staying = variables.filter((v) => !state.gone.has(v))
   for (const [v, why] of state.gone) if (v.from > 0) removed.set(v.key, why)
+  // Agar boils in the water that the gelatine was soaked in: all of it is needed.
+  if (combination.standIns.get('gelatine')?.brings.some((b) => b.ingredient === 'agar'))
+    for (const v of staying) if (v.ingredient.kind === 'water' && v.from > 0) v.low = Math.max(v.low, v.from)
   // What the baker holds, and what there is, goes before everything but a hard need.
   for (const v of staying) {
     const pin = pinned(v.ingredient.id, v.from)

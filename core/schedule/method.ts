@@ -81,6 +81,10 @@ const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
 const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
 const COOLS: readonly [number, number, number] = [45, 60, 120]
+/** "… then until cold": what is said behind the minutes in the tin. */
+const THEN_COLD = /\bthen\b|\b(?:complet|full|entire|stone|quite)\w*\b|\bcold\b|\buntil\b/i
+/** On a rack, and not yet cold: as long as it takes to make a drizzle. */
+const STILL_WARM: readonly [number, number, number] = [3, 5, 15]
 /** A flat cake is lukewarm in about half an hour. */
 const TEPID: readonly [number, number, number] = [20, 30, 45]
 /** What is said of a time longer than this is of keeping, min. */
@@ -327,23 +331,27 @@ class Planner {
     const given = sumOf(task.clauses)
     const short = given && given[2] < COOLED
     const usual = this.baked ? COOLS : ([20, 30, 60] as const)
+    // "lift it out onto a rack", and the icing goes on while it is warm.
+    const until = this.tasks.findIndex((t, i) => i > n && (t.acts.includes('cool') || t.acts.includes('chill')))
+    const warmNext =
+      this.baked && !given && this.tasks.slice(n + 1, until < 0 ? undefined : until).some((t) => saysWarm(t) && !t.acts.includes('unmould'))
     // "10 minutes in the tin, then completely"
     const minutes =
-      given && short && this.baked && signOf(task, 'cold')
+      given && short && this.baked && signOf(task, 'cold') && THEN_COLD.test(task.label)
         ? ([given[0] + COOLS[0], given[1] + COOLS[1], given[2] + COOLS[2]] as const)
-        : (given ?? usual)
+        : (given ?? (warmNext ? STILL_WARM : usual))
     this.push({
       id: this.baked && !this.cools++ ? this.id('cool') : this.id(n),
       label: task.label,
       minutes: triple(minutes),
       handsOn: false,
       needs: [],
-      ...(!given && { better: minutes[2] }),
+      ...(!given && !warmNext && { better: minutes[2] }),
       step: task.step,
       clauses: task.clauses,
     })
     if (signOf(task, 'where') === 'rack' && this.baked) this.out = true
-    if (this.baked) this.stood += short && minutes === given ? minutes[1] : Math.max(COOLED, minutes[1])
+    if (this.baked) this.stood += (short && minutes === given) || warmNext ? minutes[1] : Math.max(COOLED, minutes[1])
   }
 
   /** It stands for as long as the next act says it must have stood. */

@@ -60,7 +60,10 @@ export const TIN: readonly Rule[] = [
       !says(c, /\bmixture|batter|crumbs over\b/),
   ],
   // "Grease and flour a tin": both are done to the tin.
-  ['ready-tin', (c) => /^(?:grease|oil|butter|line|flour)$/.test(c.verb) && c.ids.length === 0 && /^\w+(?: and| ,)*$/.test(c.text.trim())],
+  [
+    'ready-tin',
+    (c) => /^(?:grease|oil|butter|line|flour)$/.test(c.verb) && c.ids.length === 0 && /^\w+(?: and| &| ,)*$/.test(c.text.trim()),
+  ],
   // "Let the oil run in while mixing, then the milk."
   [
     'mix',

@@ -291,7 +291,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   }
   if (sheet.r.dairyFree) {
     put(
-      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|\d{1,2}(?! ?k?gm?\b)|and (?:line|flour)|well)\b)(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
+      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|\d{1,2}(?! ?k?gm?\b)|and (?:line|flour)|well)\b| & (?:line|flour|dust|sugar|(?:bread)?crumb))(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
       'grease',
       '',
       true,

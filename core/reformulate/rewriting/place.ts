@@ -1,7 +1,7 @@
 import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
 import { scanned } from './scanned'
 import { sentencesOf } from '../../method/sentence'
-import { capital } from '../../method/text'
+import { capital, joined } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'
 import { isDry } from '../spoken'
@@ -47,7 +47,8 @@ function aside(work: Work, c: Clause, t: LineThing): boolean {
  */
 function besideItsPart(sheet: Sheet, l: OptionLine): boolean {
   if (sheet.batterParts.has(l.partIndex) || !l.replaces.length) return false
-  const ours = (c: Clause) => c.things.some((t) => (isLine(t) && t.part === l.partIndex) || (isGroup(t) && c.part === l.partIndex))
+  const ours = (c: Clause) =>
+    c.things.some((t) => (isLine(t) && t.part === l.partIndex) || (isGroup(t) && (t.part ?? c.part) === l.partIndex))
   if (sheet.works.some((w) => w.clauses.some(ours))) return false
   const word = /([\p{L}]+)\W*$/u.exec(sheet.r.recipe.parts[l.partIndex]!.name)?.[1]
   if (!word || word.length < 4) return false
@@ -125,6 +126,7 @@ export function bring(sheet: Sheet, l: OptionLine) {
     sheet.works[boxed.work]!.why.add(`${capital(name)} goes in with the mix.`)
     return
   }
+  if (mixedUntold(sheet, l)) return
   const group = groupOf(sheet, dry ? (dryPart(sheet) ?? l.partIndex) : l.partIndex, dry)
   const like =
     listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ??
@@ -270,6 +272,25 @@ function restOf(sheet: Sheet, l: OptionLine): Place | undefined {
   return sheet.firstClauseOf((c) => MIXING.has(c.act) && c.part === l.partIndex && c.things.some((t) => isGroup(t) && t.group === 'rest'))
 }
 
+/** A part whose making nobody tells: a sentence says it, before it is used, with all that is in it now. */
+function mixedUntold(sheet: Sheet, l: OptionLine): boolean {
+  if (sheet.batterParts.has(l.partIndex)) return false
+  const at = sheet.firstClauseOf((c) => c.part === l.partIndex && c.things.some((t) => isGroup(t) && t.implied === true))
+  if (!at || MIXING.has(sheet.works[at.work]!.clauses[at.clause]!.act)) return false
+  const part = sheet.r.recipe.parts[l.partIndex]!
+  const lines = sheet.r.lines.filter((x) => x.partIndex === l.partIndex && x.to > 0)
+  for (const x of lines) sheet.say(x)
+  const fat = lines.some((x) => need(x.ingredient).kind === 'fat')
+  const names = joined(lines.map((x) => sheet.name(x.ingredient)))
+  const what = part.name.toLowerCase().replace(/^(?:for )?the /, '')
+  insert(sheet, at, {
+    text: `For the ${what}, ${fat && lines.some((x) => need(x.ingredient).kind === 'flour') ? `rub ${names} to crumbs` : `mix ${names}`}.`,
+    why: 'The recipe does not say how it is made.',
+    role: 'add',
+  })
+  return true
+}
+
 /** The batter part that its heading calls dry. */
 function dryPart(sheet: Sheet): number | undefined {
   return [...sheet.batterParts].find((p) => sheet.batterParts.size > 1 && /\bdry\b/i.test(sheet.r.recipe.parts[p]!.name))
@@ -279,8 +300,12 @@ function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {
   return sheet.firstClauseOf(
     (c) =>
       MIXING.has(c.act) &&
-      c.part === part &&
-      c.things.some((t) => isGroup(t) && (t.group === 'all' || (t.group === 'rest' && !dry) || t.group === (dry ? 'dry' : 'wet'))),
+      c.things.some(
+        (t) =>
+          isGroup(t) &&
+          (t.part ?? c.part) === part &&
+          (t.group === 'all' || (t.group === 'rest' && !dry) || t.group === (dry ? 'dry' : 'wet')),
+      ),
   )
 }
 
@@ -311,7 +336,8 @@ function insert(sheet: Sheet, at: Place, p: { text: string; why: string; role: S
   // Something of this very mixture was done in the sentence before: it is parted there.
   if (from > start && work.clauses.some((c, i) => i < at.clause && c.span[0] >= start - 1 && MIXING.has(c.act)))
     work.inserts.push({ ...p, at: from, to })
-  else if (sentences.length > 2 && sentence !== sentences[0]) work.inserts.push({ ...p, at: start, to: start })
+  else if (sentence !== sentences[0] && (sentences.length > 2 || work.clauses.some((c, i) => i < at.clause && MIXING.has(c.act))))
+    work.inserts.push({ ...p, at: start, to: start })
   else work.inserts.push({ ...p, at: -1, to: -1 })
 }
 
