@@ -131,4 +131,26 @@ describe('what is told by the way', () => {
     expect(read('Whisk the whites and sugar. Top with fruit.', lines).at(-1)!.things).toHaveLength(2)
     expect(read('Melt the fats.', lines)[0]!.things).toEqual(['butter-unsalted', 'lard'])
   })
+
+  it('"remaining sugar" is what is left of it, and nothing that remains', () => {
+    expect(read('Beat the eggs w/ remaining sugar until thick.').map((c) => [c.act, c.things])).toEqual([
+      ['foam', ['egg-whole', 'sugar-white']],
+    ])
+  })
+
+  it('bowls of one batter are used together, two batters are not', () => {
+    const bowls = 'Dry\n175 g flour\n1 tsp baking powder\nFat\n115 g butter\nWet\n2 eggs\n120 ml milk'
+    expect(read('Mix dry + fat on low to damp sand. Whisk wet and add.', bowls)[0]!.things).toContain('butter-unsalted')
+  })
+
+  it('a topping that nobody tells how to make is meant where it is used', () => {
+    const { recipe } = readGiven(
+      'Buckle\n200 g flour\n150 g sugar\n1 egg\n120 ml milk\n\nCrumb topping\n100 g brown sugar\n50 g flour\n50 g butter\n\nMethod\nMix the sugar and egg, stir in the milk and flour. Spread in a 20 cm square tin. Sprinkle with the crumb mixture. Bake 40 minutes.',
+      'uk',
+    )
+    const clause = readMethod(recipe, 'uk')
+      .steps.flatMap((s) => s.clauses)
+      .find((c) => c.things.some((t) => 'implied' in t))
+    expect(clause?.part).toBe(1)
+  })
 })

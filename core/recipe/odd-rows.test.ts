@@ -243,4 +243,32 @@ describe('what looks like something else', () => {
     expect(lines).toHaveLength(1)
     expect(lines[0]!.grams.best).toBeLessThan(20)
   })
+
+  it('a card that tells its method between its lines is read as one batter, and its orders are the method', () => {
+    const { parts, method } = parse(
+      'Old gingerbread\nSift together:\n2 1/2 cups flour\n1 1/2 tsp soda\n1 tsp each cinnamon and ginger\nCream:\n1/2 cup shortening\n1/2 cup sugar\nAdd:\n1 egg, beaten\n1 cup molasses\nThen add the sifted dry ingredients and last\n1 cup hot water\nand beat until smooth. Bake in a 9 x 9 pan at 350 F for 45 minutes.',
+      'us',
+    )
+    expect(parts).toHaveLength(1)
+    expect(method.slice(0, 4)).toEqual([
+      'Sift together flour, soda, cinnamon and ginger.',
+      'Cream shortening and sugar.',
+      'Add egg and molasses.',
+      'Then add the sifted dry ingredients and last hot water.',
+    ])
+  })
+
+  it('a jelly told on one row is a part, whatever its name means by itself', () => {
+    const { parts } = parse(
+      `Mango cheesecake\nbase: 200g digestives, 100g melted butter\nfilling: 400g cream cheese, 100g icing sugar, 300ml whipping cream\njelly: 150ml mango puree, 50ml water, 5g gelatine\n\nMethod\nCrush the biscuits, mix with the butter. Beat the cheese and sugar, fold in the cream. Chill.`,
+    )
+    expect(parts.map((p) => p.name)).toEqual(['Base', 'Filling', 'Jelly'])
+  })
+
+  it('berries and sugar under a name that says nothing go between or on top', () => {
+    const { parts } = parse(
+      `Shortcakes\nDough\n240 g flour\n85 g butter\n1 egg\n1 tbsp baking powder\nBERRIES\n600 g strawberries\n50 g sugar${METHOD}`,
+    )
+    expect(parts[1]!.role).toBe('filling')
+  })
 })

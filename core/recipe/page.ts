@@ -49,6 +49,8 @@ const MIXING = new Set(
 const isInstruction = (text: string): boolean => {
   const t = tokenise(text)
   const first = t.find((x) => x.kind === 'word')
+  // "Then add the sifted dry ingredients, and last"
+  if (first && /^(?:then|next|finally)$/.test(first.word) && t.some((x) => MIXING.has(x.word) && x !== first)) return true
   return (
     first !== undefined &&
     // "Cream:" alone is a thing.
@@ -62,6 +64,28 @@ const isInstruction = (text: string): boolean => {
 const GROUP =
   /^(?:the |for the )?(?:dry|wet|liquids?|dry (?:ingredients|mix|things|goods)|wet (?:ingredients|mix|things)|flour (?:mix|mixture|blend)|bowl(?: \w+)?|blender|leaven\w*|spices?|others?|optional|plus|\+|then|remaining|everything else|(?:all )?the rest|rest|group \w|[a-d])$/i
 const isGroup = (text: string): boolean => GROUP.test(headingName(text).replace(/\s*\(.*\)$/, ''))
+
+/** "Cream:" among headings that say what is done. */
+const CREAMS = /^\W*(?:cream|beat|whisk|mix|sift|blend)\W*$/i
+
+/** What a list says is done with the lines under a heading: "Sift together: …". */
+interface Order {
+  words: string
+  part: Part
+  /** Its lines of that part. */
+  from: number
+  to: number
+}
+
+/** The orders as steps: a card that tells its method between its lines has no other. */
+const orderSteps = (orders: readonly Order[]): string[] =>
+  orders.flatMap(({ words, part, from, to }) => {
+    const names = part.lines.slice(from, to).map((l) => (l.named || l.text).replace(/^each (?:of )?/i, ''))
+    const last = names.pop()
+    return last ? [`${words.replace(/[:\s.–—-]+$/, '')} ${names.length ? `${names.join(', ')} and ` : ''}${last}.`] : []
+  })
+/** A method that names fewer of the lines than this does not tell of them. */
+const TELLS = 0.4
 
 const INLINE = /^([\p{L}][\p{L} '’&-]{1,34}?)\s*(?::|\s[-–—])\s*(?=\S)(.*)$/u
 
@@ -251,7 +275,14 @@ export function readPage(text: string, region: Region): Page {
   /** Part headings under which steps stand, with the step that comes first under each. */
   const under: Page['sections'] = []
   let heading: string | undefined
+  const orders: Order[] = []
+  const ordered = classified.some((c) => c.label === 'part-heading' && isInstruction(c.text))
+  const order = () => {
+    const open = orders.at(-1)
+    if (open && open.to < 0) open.to = open.part.lines.length
+  }
   for (const c of classified) {
+    if (c.label !== 'ingredient') order()
     switch (c.label) {
       case 'title':
         title ||= c.text.replace(/^[#*\s]+|:$/g, '').slice(0, 200)
@@ -268,8 +299,9 @@ export function readPage(text: string, region: Region): Page {
       }
       case 'part-heading':
         meta.push(c.text)
-        if (isInstruction(c.text) || isGroup(c.text)) {
+        if (isInstruction(c.text) || isGroup(c.text) || (ordered && CREAMS.test(c.text))) {
           if (!build.has()) build.open('')
+          if (!isGroup(c.text)) orders.push({ words: c.text, part: build.part, from: build.part.lines.length, to: -1 })
         } else {
           build.open(headingName(c.text))
           heading = headingName(c.text)
@@ -299,6 +331,14 @@ export function readPage(text: string, region: Region): Page {
   }
   // Stages, each with its things and what is done with them: the headings are those of the steps too.
   if ((under.length > 1 || (under[0]?.at ?? 0) > 0) && !sections.length) sections.push(...under)
+  order()
+  const said = method.join(' ').toLowerCase()
+  const lines = build.parts.flatMap((p) => p.lines)
+  const told = lines.filter((l) => said.includes((l.named ?? l.text).toLowerCase().split(/\s+/).at(-1)!)).length
+  if (orders.length > 1 && told < TELLS * lines.length) {
+    method.unshift(...orderSteps(orders))
+    for (const s of sections) s.at += orders.length
+  }
   takeFromSentences(classified, build, method)
   const used = build.parts.filter((p) => p.lines.length)
   const moved = new Map(build.parts.map((p, i) => [i, used.indexOf(p)]))

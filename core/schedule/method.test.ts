@@ -165,6 +165,15 @@ describe('a method as things to do', () => {
     ],
     ['Bake at 180 C for 30 minutes. Leave to go cold in the tin - overnight if you like.', [[45, 120]]],
     ['Bake at 180 C for 30 minutes. Dust with sugar. Eat warm!', []],
+    // On its rack it waits no longer than the drizzle takes, and then until it is cold.
+    [
+      'Bake at 180 C for 30 minutes. Leave to cool in the tin for 5 minutes, then place on a rack. Spoon sugar over whilst it is still just warm. Cut when cold.',
+      [
+        [5, 5],
+        [3, 15],
+        [45, 120],
+      ],
+    ],
   ])('%s', (method, expected) => {
     expect(waits(method)).toEqual(expected)
   })

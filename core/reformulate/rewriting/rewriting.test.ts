@@ -190,3 +190,31 @@ describe('what stands beside the recipe', () => {
     expect(told).toMatch(/Grease 4 small tins/)
   })
 })
+
+describe('what comes in where the recipe leaves gaps', () => {
+  it('an all-in-one batter stands after it was mixed', () => {
+    const { told } = first(
+      'Tray\n225 g butter\n225 g sugar\n275 g self-raising flour\n4 eggs\n\nMethod\nGrease a 30 x 23 cm tin.\nMeasure all the ingredients into a bowl and beat well for 2 minutes. Turn into the prepared tin.\nBake at 180 C for 35 minutes.',
+      ['gluten-free'],
+    )
+    expect(told.indexOf('stand for')).toBeGreaterThan(told.indexOf('beat well'))
+    expect(told.indexOf('stand for')).toBeLessThan(told.indexOf('prepared tin'))
+  })
+
+  it('a topping whose making nobody tells is made before it is used', () => {
+    const { told } = first(
+      'Buckle\n200 g flour\n150 g sugar\n1 egg\n120 ml milk\n2 tsp baking powder\n60 g oil\n\nCrumb topping\n100 g brown sugar\n50 g flour\n50 g butter\n\nMethod\nMix the sugar, oil and egg, stir in the milk, flour and baking powder. Spread in a 20 cm square tin. Sprinkle with the crumb mixture. Bake at 180 C for 40 minutes.',
+      ['vegan'],
+    )
+    expect(told).toMatch(/For the crumb topping, rub [\w ,]*plant butter to crumbs\. Sprinkle with the crumb mixture/)
+  })
+
+  it('half of what shared its line is half of its share', () => {
+    const { told } = first(
+      'Buns\n85 g butter\n100 g sugar\n1 egg\n190 g plain flour\n1 1/2 tsp baking powder\n160 ml buttermilk\n\nMethod\nBeat butter and sugar, beat in the egg. Combine flour and baking powder. Add a third of the flour, then half of the buttermilk, repeat. Bake at 190 C for 14 minutes in 12 cases.',
+      ['vegan'],
+      { schools: ['yogurt-soda'] },
+    )
+    expect(told).toMatch(/half of \d+ g soya yogurt/)
+  })
+})
