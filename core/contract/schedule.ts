@@ -19,6 +19,8 @@ export interface ScheduleAnswer {
     needs: string[]
     handsOn: boolean
     step?: number
+    /** The part of its recipe that it makes; what puts parts together belongs to none. */
+    part?: number
     better?: number
     /** The baker put it there. */
     held?: boolean
@@ -60,7 +62,11 @@ export function answerSchedule(request: ScheduleRequest): ScheduleAnswer {
       request.bakes ?? [
         { recipe: request.recipe!, bake: request.recipe!.title || 'the cake', tins: request.recipe!.tins.map((t) => t.text) },
       ]
-    ).flatMap(({ recipe, ...options }) => activitiesOf(recipe, options))
+    ).flatMap(({ recipe, ...options }) =>
+      activitiesOf(recipe, options).map((a) =>
+        a.part !== undefined && options.ahead?.includes(a.part) ? { ...a, by: eveningBefore(request.serveAt) } : a,
+      ),
+    )
   if (!activities.length)
     throw new Refusal('bad-request', 'There is nothing to plan: the method says nothing that takes time.', 'activities')
   const ids = new Set<string>()
@@ -91,6 +97,7 @@ export function answerSchedule(request: ScheduleRequest): ScheduleAnswer {
       needs: [...(a.handsOn ? ['hands'] : []), ...a.needs],
       handsOn: a.handsOn,
       ...(a.step !== undefined && { step: a.step }),
+      ...(a.part !== undefined && { part: a.part }),
       ...(a.better !== undefined && { better: a.better }),
       ...(a.at !== undefined && { held: true }),
       cautions: cautionsInStep(a.label, a.clauses),
@@ -99,9 +106,15 @@ export function answerSchedule(request: ScheduleRequest): ScheduleAnswer {
     servedAt: isoOf(served),
     span: found.span,
     conflicts: found.conflicts,
-    holding: found.conflicts.length ? [] : holdingOf(request, found.activities, served),
+    holding: found.conflicts.length ? [] : [...holdingOf(request, found.activities, served), ...overnight(request)],
   }
 }
+
+/** Who works the evening before is in bed by then. */
+const EVENING = 22 * 60
+const DAY = 1440
+/** The minute by which what is made the evening before is over. */
+const eveningBefore = (serveAt: string): number => (Math.floor(minuteOf(serveAt) / DAY) - 1) * DAY + EVENING
 
 /** An oven that was in use at the same heat shortly before keeps it, min. */
 const KEEPS_HOT = 20
@@ -154,6 +167,25 @@ function holdingOf(
         : `“${bake}” is out of the cold ${minutes} minutes before it is served; two hours are the most. Check with local food-safety advice.`
     return [{ bake, minutes, message }]
   })
+}
+
+/** How what is made the evening before waits. */
+function overnight(request: ScheduleRequest): ScheduleAnswer['holding'] {
+  return (request.bakes ?? []).flatMap(({ bake, recipe, ahead }) =>
+    (ahead ?? []).flatMap((part) => {
+      const p = recipe.parts[part]
+      if (!p) return []
+      const cold = p.role !== 'batter' && p.lines.some((l) => l.ingredient && keepsCold(l.ingredient))
+      const name = p.role === 'batter' ? 'The cake' : p.name || 'What is made beside it'
+      const message =
+        p.role === 'batter'
+          ? `“${bake}”: ${name.toLowerCase()} waits overnight wrapped airtight, once it is quite cold.`
+          : cold
+            ? `“${bake}”: ${name.toLowerCase()} waits overnight covered in the fridge. Check with local food-safety advice.`
+            : `“${bake}”: ${name.toLowerCase()} waits overnight covered, in a cool place.`
+      return [{ bake, minutes: 0, message }]
+    }),
+  )
 }
 
 /** Fridges have room for several things; the rest is there once unless the kitchen says otherwise. */

@@ -222,6 +222,7 @@ const planned = {
     }),
   ),
   tins: Joi.array().items(Joi.string().max(200)).max(30),
+  ahead: Joi.array().items(Joi.number().integer().min(0).max(50)).max(20).unique(),
   finish: Joi.array()
     .items(
       Joi.object({

@@ -27,6 +27,10 @@ export interface Activity {
   step?: number
   /** What the method says is done in it. */
   clauses?: readonly Clause[]
+  /** The part of the recipe that it makes: of a cake its first batter. What puts parts together belongs to none. */
+  part?: number
+  /** It must be over by this minute: what is made the evening before. */
+  by?: number
   /** The baker wants it to start at this minute, and nowhen else. */
   at?: number
 }

@@ -178,3 +178,61 @@ describe('a method as things to do', () => {
     expect(waits(method)).toEqual(expected)
   })
 })
+
+describe('parts of a cake, each with its own time', () => {
+  const LAYERS = `Vanilla layers
+Cake
+200 g butter
+200 g sugar
+4 eggs
+200 g self-raising flour
+
+Icing
+300 g icing sugar
+100 g butter
+
+Syrup
+100 g sugar
+100 ml water
+
+Method
+Cream the butter and sugar, beat in the eggs, fold in the flour. Bake at 180 C for 30 minutes in a 20 cm round tin. Cool completely on a rack.
+For the syrup boil the sugar and water 5 minutes, then cool.
+For the icing beat the butter and icing sugar until light.
+Brush the cake with the syrup and spread with the icing.`
+  const { recipe } = { recipe: recipeOf(LAYERS) }
+  const [cake, icing, syrup] = ['Cake', 'Icing', 'Syrup'].map((name) => recipe.parts.findIndex((p) => p.name === name)) as [
+    number,
+    number,
+    number,
+  ]
+  const planned = (ahead: number[], more: object = {}) =>
+    answer('schedule', { bakes: [{ recipe, bake: 'layers', ahead }], region: 'uk', serveAt: '2027-06-12T15:00', ...more })
+  const ends = (p: ReturnType<typeof planned>, part: number) => p.activities.filter((a) => a.part === part).map((a) => a.end)
+
+  it('what is made beside the cake follows its own steps only, and all of it comes before it is put together', () => {
+    const all = activitiesOf(recipe, { bake: 'layers' })
+    const of = (part: number | undefined) => all.filter((a) => a.part === part)
+    expect(of(icing).every((a) => a.after.every((x) => of(icing).some((y) => y.id === x.id)))).toBe(true)
+    const together = all.find((a) => /^Brush/.test(a.label))!
+    expect(together.part).toBeUndefined()
+    expect(together.after.map((x) => x.id)).toEqual(expect.arrayContaining([of(icing).at(-1)!.id, of(syrup).at(-1)!.id]))
+  })
+
+  it.each([[[cake]], [[icing]], [[cake, syrup]], [[cake, icing, syrup]], [[]]])(
+    'what is made the evening before is over by ten: %j',
+    (ahead) => {
+      const p = planned(ahead)
+      expect(p.conflicts).toEqual([])
+      for (const part of [cake, icing, syrup]) for (const end of ends(p, part)) expect(end <= '2027-06-11T22:00').toBe(ahead.includes(part))
+      // What puts it together stays on the day.
+      expect(p.activities.filter((a) => a.part === undefined && a.id.includes(':')).at(-1)!.start > '2027-06-12').toBe(true)
+      expect(p.holding.filter((h) => h.message.includes('overnight'))).toHaveLength(ahead.length)
+    },
+  )
+
+  it('an evening that is over already is a conflict, with what would help', () => {
+    const p = planned([cake], { notBefore: '2027-06-12T07:00' })
+    expect(p.conflicts[0]!.try.length).toBeGreaterThan(0)
+  })
+})

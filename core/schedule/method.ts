@@ -120,6 +120,8 @@ export interface MethodOptions {
   oven?: { low: number; best: number; high: number }
   /** By step, from 0: what the baker put right. */
   fixes?: Partial<Record<number, StepFix>>
+  /** Parts that are made the evening before; the cake is its first batter. */
+  ahead?: readonly number[]
   /** Tins hold it from batter until it is turned out. */
   tins?: readonly string[]
   /** What is done after the cake has cooled, in place of the method's own last steps. */
@@ -136,6 +138,29 @@ interface Task {
   heat?: { celsius: number; fan: boolean }
 }
 
+/** Parts that are made for themselves before they meet the cake. */
+const BESIDE: ReadonlySet<string> = new Set(['frosting', 'filling', 'soak', 'topping'])
+/** What is done to such a part alone. */
+const MAKES: ReadonlySet<Act> = new Set<Act>([
+  'mix',
+  'cream',
+  'foam',
+  'melt',
+  'simmer',
+  'soften',
+  'infuse',
+  'strain',
+  'fold',
+  'rub-in',
+  'rest',
+  'chill',
+  'cool',
+  'other',
+])
+/** Whether clauses take something of a part. */
+const uses = (clauses: readonly Clause[], part: number): boolean =>
+  clauses.some((c) => c.part === part || c.things.some((t) => 'line' in t && t.part === part))
+
 const triple = ([low, best, high]: readonly [number, number, number]) => ({ low, best, high })
 
 /** Every step of a recipe as things to do and to wait for, in order, with the preheating and softening that nobody writes down. */
@@ -149,6 +174,13 @@ class Planner {
   private readonly tasks: Task[]
   private readonly eatenWarm: boolean
   private last: { id: string; min?: number; max?: number } | null = null
+  /** What is made beside the cake and not used yet: by part, its last activity. */
+  private readonly beside = new Map<number, string>()
+  /** Parts that went onto or into the cake: what is done with them now is done to the cake. */
+  private readonly joined = new Set<number>()
+  private readonly cakePart: number
+  /** Parts are put together by now. */
+  private assembling = false
   private mixed = false
   private baked = false
   /** Minutes that the cake has stood since the oven. */
@@ -167,6 +199,10 @@ class Planner {
   ) {
     this.ovens = recipe.oven
     this.tasks = tasksOf(recipe)
+    this.cakePart = Math.max(
+      0,
+      recipe.parts.findIndex((p) => p.role === 'batter'),
+    )
     this.eatenWarm = methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
   }
 
@@ -174,9 +210,43 @@ class Planner {
     return `${this.options.bake}:${name}`
   }
 
+  /**
+   * Puts a thing to do into the order of the work: what is made beside the cake follows only what was done to its own
+   * part; what is done to the cake follows that, and all that was made beside it for it.
+   */
   private push(a: Omit<Activity, 'bake' | 'after'>, link: { max?: number } = {}) {
-    this.list.push({ ...a, bake: this.options.bake, after: this.last ? [{ ...this.last, ...link }] : [] })
+    const { bake } = this.options
+    const part = this.madeBeside(a.clauses ?? [])
+    if (part !== undefined) {
+      const before = this.beside.get(part)
+      this.list.push({ ...a, part, bake, after: before ? [{ id: before }] : [] })
+      this.beside.set(part, a.id)
+      return
+    }
+    if (this.baked && (a.clauses ?? []).some((c) => ON_COLD.has(c.act) || c.act === 'soak')) this.assembling = true
+    const used = [...this.beside].filter(([p]) => this.assembling || uses(a.clauses ?? [], p))
+    for (const [p] of used) {
+      this.joined.add(p)
+      this.beside.delete(p)
+    }
+    this.list.push({
+      ...a,
+      ...(!this.assembling && { part: this.cakePart }),
+      bake,
+      after: [...(this.last ? [{ ...this.last, ...link }] : []), ...used.map(([, id]) => ({ id }))],
+    })
     this.last = { id: a.id }
+  }
+
+  /** The icing, filling or syrup that clauses make by themselves, before it meets the cake. */
+  private madeBeside(clauses: readonly Clause[]): number | undefined {
+    const part = clauses[0]?.part
+    if (part === undefined || this.joined.has(part) || !clauses.every((c) => c.part === part && MAKES.has(c.act))) return undefined
+    if (!BESIDE.has(this.recipe.parts[part]?.role ?? 'batter')) return undefined
+    // A wait or a cooling is of what was begun; the cake's own cooling names no part, and stands behind its bake.
+    const begins = clauses.some((c) => c.things.some((t) => 'line' in t || 'group' in t))
+    const goesOn = this.list.at(-1)?.id === this.beside.get(part) && !clauses.some((c) => c.signs?.where)
+    return begins || goesOn ? part : undefined
   }
 
   run(): Activity[] {
@@ -246,6 +316,7 @@ class Planner {
     )
       this.bake('bake', { step: -1, acts: ['bake'], clauses: [], label: `Bake at ${this.ovens[0]?.celsius ?? 180} °C` }, [])
     if (this.baked && !this.eatenWarm && this.stood < COOLED && !this.options.finish?.some((f) => f.wait >= COOLED)) this.coolNow()
+    this.joinLeft()
     this.soften()
     this.finishing()
     return this.list
@@ -319,6 +390,12 @@ class Planner {
     if (!hot) this.list.at(-1)!.after.push({ id: this.id(heat), max: HOT_WAITS })
     this.baked = true
     this.stood = 0
+  }
+
+  /** What was made and never told to be used is ready before the last thing is done. */
+  private joinLeft() {
+    const last = this.list.find((a) => a.id === this.last?.id)
+    if (last && this.baked) for (const id of this.beside.values()) last.after.push({ id })
   }
 
   private batterWaits(): number {

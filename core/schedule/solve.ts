@@ -185,6 +185,7 @@ function placeAll(
         from = Math.max(from, began + f.min)
         until = Math.min(until, began + f.max)
       }
+      if (t.a.by !== undefined) from = Math.max(from, serveAt - t.a.by)
       const wish = t.a.at === undefined ? null : serveAt - t.a.at - t.minutes
       const at = earliest(t, Math.max(from, wish ?? 0), used, kitchen, quiet, serveAt, most, looks)
       if (at === null || (wish !== null && at > wish + 1e-9)) return { start, cost: Infinity, spread: Infinity, failed: i, placings }
@@ -303,6 +304,7 @@ function why(a: Activity, tasks: readonly Task[], serveAt: number, notBefore: nu
     message: `There is no room for “${a.label}” between now and serving.`,
     try: [
       `Serve later: ${Math.round(serveAt - notBefore)} minutes are not enough.`,
+      ...(a.by !== undefined ? ['Make it on the day, and not the evening before.'] : []),
       ...(quiet.length ? ['Allow work in the quiet hours.'] : []),
       'Take the shorter waits.',
     ],
