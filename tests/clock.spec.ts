@@ -3,6 +3,15 @@ import type { Page } from '@playwright/test'
 import { expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
 
 const agenda = (page: Page) => page.getByRole('region', { name: 'Hour by hour' })
+/** A moment or an hour, typed as the kitchen writes it. */
+async function type(page: Page, field: string, words: string) {
+  const input = page.getByLabel(field)
+  await input.click()
+  await input.fill(words)
+  await expect(input).toHaveValue(words)
+  await input.press('Enter')
+  await input.blur()
+}
 const headline = (page: Page) => page.getByText(/^Begin at /)
 
 test('a day of two bakes: one oven, one pair of hands, a list to buy and a calendar file', async ({ page }) => {
@@ -23,10 +32,10 @@ test('a day of two bakes: one oven, one pair of hands, a list to buy and a calen
   const serving = page.getByRole('slider', { name: 'Serving' })
   await serving.focus()
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight')
-  await expect(page.getByLabel('Served at')).toHaveValue(/T16:00$/)
+  await expect(page.getByLabel('Served at')).toHaveValue(/16:00$/)
   await expect(headline(page)).not.toHaveText(start)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByLabel('Served at')).toHaveValue(/T15:45$/)
+  await expect(page.getByLabel('Served at')).toHaveValue(/15:45$/)
 
   await page.getByRole('button', { name: 'To buy' }).click()
   await expect(page.getByRole('list', { name: 'To buy' })).toContainText('hazelnut')
@@ -64,8 +73,7 @@ test('a step is dragged to another time, and let go again; waits are chosen', as
     .click()
   await page.getByRole('button', { name: 'let it go where it fits' }).click()
   await expect.poll(when).toBe(free)
-  await page.getByLabel('Begins at: Whisk the eggs').fill('23:59')
-  await page.keyboard.press('Tab')
+  await type(page, 'Begins at: Whisk the eggs', '23:59')
   await expect(page.getByText('It does not fit there.')).toBeVisible()
   await page.getByRole('button', { name: 'Let it go where it fits' }).click()
   await expect.poll(when).toBe(free)
@@ -78,12 +86,31 @@ test('a step is dragged to another time, and let go again; waits are chosen', as
   await expect(page.getByRole('list', { name: 'Take out of the cold' }).getByRole('checkbox')).toBeChecked()
 })
 
+test('the layers are made the evening before; what cannot be had leaves the last plan in view', async ({ page }) => {
+  await page.clock.install({ time: new Date('2027-06-11T12:00:00') })
+  await openShelf(page)
+  await openRecipe(page, 'Poppy-seed loaf')
+  await place(page, 'Clock')
+  await type(page, 'Served at', '12 Jun 2027, 15:00')
+  await page
+    .getByRole('group', { name: /^Made the evening before/ })
+    .getByRole('button', { name: 'cake' })
+    .click()
+  await expect(agenda(page)).toContainText('Friday 11 June')
+  await expect(page.getByText(/waits overnight wrapped/)).toBeVisible()
+  await type(page, 'Served at', '11 Jun 2027, 15:00')
+  await expect(page.getByText('This day cannot be had so.')).toBeVisible()
+  await expect(agenda(page)).toContainText('Whisk the eggs')
+  await page.getByRole('button', { name: 'Make it all on the day' }).click()
+  await expect(page.getByText('This day cannot be had so.')).toBeHidden()
+})
+
 test('a step put right stays with the recipe; late, the rest is planned from now', async ({ page }) => {
   await page.clock.install({ time: new Date('2027-06-12T09:00:00') })
   await openShelf(page)
   await openRecipe(page, 'Poppy-seed loaf')
   await place(page, 'Clock')
-  await page.getByLabel('Served at').fill('2027-06-12T13:00')
+  await type(page, 'Served at', '12 Jun 2027, 13:00')
   const whisk = agenda(page).getByRole('button', { name: /^Whisk the eggs/ })
   await whisk.click()
   await page.getByLabel(/^Minutes: Whisk/).fill('20')
@@ -92,7 +119,7 @@ test('a step put right stays with the recipe; late, the rest is planned from now
   await page.reload()
   await expect(agenda(page).getByRole('button', { name: /^Whisk the eggs/ })).toContainText('20 min')
 
-  await page.getByLabel('Served at').fill('2027-06-12T10:00')
+  await type(page, 'Served at', '12 Jun 2027, 10:00')
   await expect(page.getByText('This day cannot be had so.')).toBeVisible()
   await expect(page.getByText(/There is no room for|must follow/)).toBeVisible()
   await page.getByRole('button', { name: 'I’m running late' }).click()

@@ -3,12 +3,15 @@ import { scaleLinear } from 'd3-scale'
 import { useElementSize } from '@vueuse/core'
 import type { ScheduleAnswer } from '../../core/contract/schedule'
 import { isoOf, minuteOf } from '../../core/measure/day'
+import { hourName } from '~/kitchen/dates'
 import { STEP } from '~/stores/clock'
+import { useKitchen } from '~/stores/kitchen'
 
 /** The day as lanes: hands, oven, cold, and what waits by itself; the line of serving can be dragged. */
 const props = defineProps<{ plan: ScheduleAnswer; picked: string | null; serveAt: string }>()
 const emit = defineEmits<{ pick: [id: string]; drag: [iso: string]; drop: [iso: string]; hold: [id: string, iso: string] }>()
 
+const region = computed(() => useKitchen().region)
 const root = ref<HTMLElement | null>(null)
 const { width: shown } = useElementSize(root)
 const WIDTH = computed(() => Math.max(260, shown.value || 900))
@@ -114,7 +117,7 @@ const key = (by: number) => emit('drop', isoOf(minuteOf(props.serveAt) + by * ST
       <g class="axis" aria-hidden="true">
         <g v-for="t in ticks" :key="t">
           <line :x1="x(t)" :x2="x(t)" :y1="TOP - 6" :y2="height - 20" />
-          <text :x="x(t)" :y="TOP - 12" text-anchor="middle">{{ isoOf(t).slice(11) }}</text>
+          <text :x="x(t)" :y="TOP - 12" text-anchor="middle">{{ hourName(isoOf(t), region) }}</text>
         </g>
       </g>
       <g v-for="l in lanes" :key="l.id" aria-hidden="true">
@@ -131,7 +134,7 @@ const key = (by: number) => emit('drop', isoOf(minuteOf(props.serveAt) + by * ST
           @pointerup="set"
           @pointercancel="dragged = null"
         >
-          <title>{{ b.a.start.slice(11) }} {{ b.a.label }}</title>
+          <title>{{ hourName(b.a.start, region) }} {{ b.a.label }}</title>
           <rect :x="b.x" :y="b.y" :width="b.w" :height="ROW - 4" rx="5" />
           <text v-if="b.w > 46" :x="b.x + 6" :y="b.y + ROW / 2 - 2" dominant-baseline="central">
             {{ b.a.label.slice(0, Math.floor((b.w - 8) / 7.2)) }}
@@ -154,7 +157,7 @@ const key = (by: number) => emit('drop', isoOf(minuteOf(props.serveAt) + by * ST
       >
         <rect :x="WIDTH - RIGHT - 14" :y="0" width="72" :height="height" class="grip" />
         <line :x1="x(to)" :x2="x(to)" :y1="14" :y2="height - 18" />
-        <text :x="x(to) + 6" y="26" class="when">{{ plan.servedAt.slice(11) }}</text>
+        <text :x="x(to) + 6" y="26" class="when">{{ hourName(plan.servedAt, region) }}</text>
         <text :x="x(to) + 6" y="44" class="word">served</text>
       </g>
     </svg>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dateWords } from '~/kitchen/dates'
 import IconTrash from '~icons/ph/trash-bold'
 import { ingredientOf, nameOf, packageGrams, pieceGrams } from '../../core/pantry/pantry'
 import type { Kind } from '../../core/pantry/ingredient'
@@ -59,7 +60,7 @@ const age = (s: Stock) => {
   if (!s.bestBefore) return null
   const d = days(s.bestBefore)
   // Far off, the month will do.
-  const day = new Date(`${s.bestBefore}T12:00`).toLocaleDateString(undefined, {
+  const day = new Date(`${s.bestBefore}T12:00`).toLocaleDateString(dateWords(kitchen.region).locale, {
     month: 'short',
     ...(d > 60 ? { year: 'numeric' } : { day: 'numeric' }),
   })
@@ -68,6 +69,8 @@ const age = (s: Stock) => {
 
 const text = ref('')
 const date = ref('')
+/** The one whose date is being set. */
+const dating = ref<string | null>(null)
 const problem = ref('')
 async function add() {
   problem.value = ''
@@ -120,7 +123,7 @@ const out = (s: Stock) => cupboard.set(`${ingredientOf(s.id)?.names[0] ?? s.id} 
       <label class="grow"
         ><span class="visually-hidden">What there is</span><input v-model="text" maxlength="200" placeholder="1.5 kg plain flour"
       /></label>
-      <label class="date"><span class="small quiet">best before</span><input v-model="date" type="date" /></label>
+      <label class="date"><span class="small quiet">best before</span><WhenField v-model="date" kind="day" label="Best before" /></label>
       <button class="push main" type="submit" :disabled="!text.trim()">Put it in</button>
     </form>
     <p v-if="problem" class="look" role="alert">
@@ -140,14 +143,23 @@ const out = (s: Stock) => cupboard.set(`${ingredientOf(s.id)?.names[0] ?? s.id} 
               @set="(t: string) => setAmount(s, t)"
             />
             <span class="jar" aria-hidden="true"><i :style="{ width: `${share(s) * 100}%` }" :class="{ low: share(s) < 0.2 }" /></span>
-            <label class="age small" :class="age(s)?.loud ? 'loud' : 'quiet'"
-              ><span>{{ age(s)?.words ?? 'no date' }}</span
-              ><input
-                type="date"
-                :value="s.bestBefore ?? ''"
-                :aria-label="`Best before of ${name}`"
-                @change="setDate(s, ($event.target as HTMLInputElement).value)"
-            /></label>
+            <WhenField
+              v-if="dating === s.id"
+              kind="day"
+              :label="`Best before of ${name}`"
+              :model-value="s.bestBefore ?? ''"
+              @update:model-value="(d: string) => (setDate(s, d), (dating = null))"
+            />
+            <button
+              v-else
+              class="plain age small"
+              :class="age(s)?.loud ? 'loud' : 'quiet'"
+              type="button"
+              :aria-label="`Best before of ${name}: ${age(s)?.words ?? 'no date'}`"
+              @click="dating = s.id"
+            >
+              {{ age(s)?.words ?? 'no date' }}
+            </button>
             <button class="round" type="button" :aria-label="`Take ${name} out`" @click="out(s)"><IconTrash /></button>
           </li>
         </ul>
@@ -264,22 +276,9 @@ li {
   border-radius: 6px;
   color: var(--ink);
 }
-.age input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  width: 100%;
-}
 .age:focus-within {
   outline: 3px solid var(--beet);
   border-radius: 6px;
-}
-.age input::-webkit-calendar-picker-indicator {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  cursor: pointer;
 }
 .round {
   grid-area: out;

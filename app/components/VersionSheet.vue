@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useKitchen } from '~/stores/kitchen'
+import { dateName } from '~/kitchen/dates'
 import { wishWords } from '~/kitchen/wishes'
 import { NEEDS } from '~/stores/bench'
 import { useHistory } from '~/stores/history'
@@ -32,7 +34,7 @@ const tree = computed(() => {
   return [...rows, ...props.versions.filter((v) => !rows.includes(v))]
 })
 const asked = (v: Version) => [...NEEDS.filter((n) => v.goals.includes(n.id)).map((n) => n.label), ...wishWords(v.goals)].join(', ')
-const day = (at: number) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
+const day = (at: number) => dateName(at, useKitchen().region)
 
 async function put(seen: Version, change: Partial<Version>, label: string) {
   // As it is now, not as it was when this row was drawn.

@@ -122,6 +122,8 @@ export interface DayPlan {
   held?: Record<string, string>
   /** What has been set out. */
   ready?: string[]
+  /** Parts that are made the evening before, by version. */
+  ahead?: Record<string, number[]>
   updatedAt: number
 }
 

@@ -53,7 +53,7 @@ const SHAPES: Readonly<Record<string, Shape>> = {
     }),
   }),
   steps: record({ id: text, fixes: book(record({})) }),
-  days: record({ id: text, versions: list(text), serveAt: text, done: list(text) }),
+  days: record({ id: text, versions: list(text), serveAt: text, done: list(text), ahead: maybe(book(list(number))) }),
   sessions: record({
     id: text,
     versionId: text,

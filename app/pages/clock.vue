@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import IconPrinter from '~icons/ph/printer-bold'
 import { minuteOf } from '../../core/measure/day'
+import { dayName, momentName } from '~/kitchen/dates'
 import type { Waits } from '../../core/schedule/activity'
 import type { ScheduleAnswer } from '../../core/contract/schedule'
 import { suits } from '../../core/pantry/ingredient'
@@ -27,7 +28,9 @@ watch(
   { immediate: true },
 )
 
-const plan = computed(() => clock.answer)
+const answer = computed(() => clock.answer)
+/** A wish that cannot be had leaves the last plan in view that could. */
+const plan = computed(() => (answer.value?.conflicts.length ? clock.lastGood : answer.value))
 const day = computed(() => clock.day)
 function add(id: string) {
   const v = shelf.versionById(id)
@@ -44,34 +47,37 @@ const days = computed(() => {
   for (const a of plan.value?.activities ?? []) map.set(a.start.slice(0, 10), [...(map.get(a.start.slice(0, 10)) ?? []), a])
   return [...map]
 })
-const dayName = (iso: string) => new Date(`${iso}T12:00`).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
+const nameOfDay = (iso: string) => dayName(iso, kitchen.region)
+const hour = (iso: string) => momentName(iso, kitchen.region, iso)
+const moment = (iso: string) => momentName(iso, kitchen.region, plan.value?.servedAt)
 const one = computed(() => plan.value?.activities.find((a) => a.id === picked.value) ?? null)
 const things = (a: Activity) => a.needs.filter((n) => n !== 'hands' && !n.startsWith('tin:')).join(', ')
 const hands = computed(() => (plan.value?.activities ?? []).filter((a) => a.handsOn).reduce((m, a) => m + minutes(a), 0))
 const headline = computed(() => {
-  const p = plan.value
+  const p = answer.value
   if (!p) return 'Nothing on the day yet: put a bake on it.'
   if (p.conflicts.length) return p.conflicts[0]!.code === 'held' ? 'It does not fit there.' : 'This day cannot be had so.'
   const first = p.activities[0]
   if (!first) return 'All done.'
-  const when =
-    first.start.slice(0, 10) === p.servedAt.slice(0, 10)
-      ? first.start.slice(11)
-      : `${dayName(first.start.slice(0, 10))}, ${first.start.slice(11)}`
-  return `Begin at ${when}: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1).replace(/\.$/, '')}.`
+  const today = first.start.slice(0, 10) === p.servedAt.slice(0, 10)
+  const when = `${today ? '' : `on ${nameOfDay(first.start)} `}at ${hour(first.start)}`
+  return `Begin ${when}: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1).replace(/\.$/, '')}.`
 })
 const detail = computed(() => {
-  const p = plan.value
+  const p = answer.value
   if (!p) return ''
   const c = p.conflicts[0]
-  if (c) return `${c.message} ${c.try.join(' ')}`
+  if (c) return `${c.message} ${c.try.join(' ')}${plan.value ? ' Below is the last plan that works.' : ''}`
   return (
-    clock.slipped ||
-    `${long(hands.value)} of your hands within ${long(p.span)}; served ${dayName(p.servedAt.slice(0, 10))} at ${p.servedAt.slice(11)}.`
+    clock.slipped || `${long(hands.value)} of your hands within ${long(p.span)}; served ${nameOfDay(p.servedAt)} at ${hour(p.servedAt)}.`
   )
 })
 /** What the baker put where it cannot be. */
-const heldAndStuck = computed(() => plan.value?.conflicts.find((c) => c.code === 'held')?.ids[0])
+const heldAndStuck = computed(() => answer.value?.conflicts.find((c) => c.code === 'held')?.ids[0])
+/** The evening before is over, or too short for what is put there. */
+const stuckAhead = computed(
+  () => !!answer.value?.conflicts.length && Object.values(day.value?.ahead ?? {}).some((parts) => parts.length > 0),
+)
 /** What should stand ready. */
 const equipment = computed(() => {
   const all = new Set((plan.value?.activities ?? []).flatMap((a) => a.needs))
@@ -113,7 +119,7 @@ async function copyReady() {
   const text = [
     'Have ready',
     ...equipment.value.map((e) => `- ${e}`),
-    ...clock.takeOut.map((t) => `- ${t.at.slice(11)} out of the cold: ${t.what.join(', ')}`),
+    ...clock.takeOut.map((t) => `- ${moment(t.at)} out of the cold: ${t.what.join(', ')}`),
   ].join('\n')
   try {
     await navigator.clipboard.writeText(text)
@@ -134,13 +140,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
       <div class="row">
         <h1>The day</h1>
         <label v-if="day" class="dial"
-          >served
-          <input
-            type="datetime-local"
-            step="300"
-            :value="day.serveAt"
-            aria-label="Served at"
-            @change="serve(($event.target as HTMLInputElement).value)"
+          >served <WhenField kind="moment" label="Served at" :model-value="day.serveAt" @update:model-value="serve"
         /></label>
         <button
           v-if="day"
@@ -172,10 +172,31 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         </span>
         <PickVersion label="Put a bake on the day" prompt="put a bake on it…" :without="day?.versions" @pick="add" />
       </div>
+      <div
+        v-for="b in clock.parts.filter((x) => x.parts.length)"
+        :key="b.version.id"
+        class="row ahead"
+        role="group"
+        :aria-label="`Made the evening before: ${clock.nameOf(b.version)}`"
+      >
+        <span class="small"
+          >the evening before<template v-if="clock.parts.length > 1">, of {{ clock.nameOf(b.version) }}</template></span
+        >
+        <button
+          v-for="p in b.parts"
+          :key="p.part"
+          class="chip thin"
+          type="button"
+          :aria-pressed="p.ahead"
+          @click="clock.makeAhead(b.version.id, p.part)"
+        >
+          {{ p.name }}
+        </button>
+      </div>
     </header>
     <p v-if="clock.refusal" class="look" role="alert">{{ clock.refusal }}</p>
 
-    <section v-if="plan && !plan.conflicts.length" class="panel" aria-labelledby="lanes-title">
+    <section v-if="plan" class="panel" :class="{ before: !!answer?.conflicts.length }" aria-labelledby="lanes-title">
       <h2 id="lanes-title">In lanes <span class="quiet small">drag the serving line, or anything that should be at another time</span></h2>
       <DayLanes
         :plan="plan"
@@ -189,23 +210,26 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
       <p v-for="h in plan.holding" :key="h.bake" class="small" :class="{ look: h.minutes > 120 }">{{ h.message }}</p>
     </section>
 
-    <VerdictFoot :headline="headline" :detail="detail" :bad="!!plan?.conflicts.length">
-      <template v-if="plan">
+    <VerdictFoot :headline="headline" :detail="detail" :bad="!!answer?.conflicts.length">
+      <template v-if="answer">
+        <button v-if="stuckAhead" class="push" type="button" @click="clock.change({ ahead: {} }, 'all on the day')">
+          Make it all on the day
+        </button>
         <button v-if="heldAndStuck" class="push" type="button" @click="clock.letGo(heldAndStuck)">Let it go where it fits</button>
         <button class="push" type="button" @click="clock.late()">I’m running late</button>
         <button class="push main" type="button" @click="shopping = true">To buy</button>
       </template>
     </VerdictFoot>
 
-    <div v-if="plan && !plan.conflicts.length" class="below">
+    <div v-if="plan" class="below" :class="{ before: !!answer?.conflicts.length }">
       <section class="panel agenda" aria-labelledby="agenda-title">
         <h2 id="agenda-title">Hour by hour</h2>
         <template v-for="[date, list] in days" :key="date">
-          <h3 v-if="days.length > 1 || date !== plan.servedAt.slice(0, 10)">{{ dayName(date) }}</h3>
+          <h3 v-if="days.length > 1 || date !== plan.servedAt.slice(0, 10)">{{ nameOfDay(date) }}</h3>
           <ol>
             <li v-for="a in list" :key="a.id" :class="{ picked: picked === a.id, waits: !a.handsOn }">
               <input type="checkbox" :checked="false" :aria-label="`Done: ${a.label}`" @change="clock.tick(a.id)" />
-              <time>{{ a.start.slice(11) }}</time>
+              <time :datetime="a.start">{{ hour(a.start) }}</time>
               <button class="plain" type="button" :aria-pressed="picked === a.id" @click="picked = picked === a.id ? null : a.id">
                 <span>{{ a.label }}</span>
                 <span class="quiet small"
@@ -245,12 +269,11 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
               <div v-if="picked === a.id" class="row put-right">
                 <label class="dial"
                   >at
-                  <input
-                    type="time"
-                    class="hour"
-                    :value="a.start.slice(11)"
-                    :aria-label="`Begins at: ${a.label}`"
-                    @change="clock.hold(a.id, `${a.start.slice(0, 10)}T${($event.target as HTMLInputElement).value}`)"
+                  <WhenField
+                    kind="hour"
+                    :label="`Begins at: ${a.label}`"
+                    :model-value="a.start.slice(11)"
+                    @update:model-value="(at: string) => at && clock.hold(a.id, `${a.start.slice(0, 10)}T${at}`)"
                 /></label>
                 <button v-if="a.held" class="chip thin" type="button" @click="clock.letGo(a.id)">let it go where it fits</button>
               </div>
@@ -276,7 +299,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
             <li v-for="t in clock.takeOut" :key="t.bake">
               <label
                 ><input type="checkbox" :checked="day?.ready?.includes(`out:${t.bake}`)" @change="clock.setOut(`out:${t.bake}`)" /><span
-                  ><b>{{ t.at.slice(11) }}</b> {{ t.what.join(', ') }}
+                  ><b>{{ moment(t.at) }}</b> {{ t.what.join(', ') }}
                   <span v-if="clock.versions.length > 1" class="quiet small">· {{ t.bake }}</span></span
                 ></label
               >
@@ -331,19 +354,17 @@ h3 {
   min-width: 0;
   max-width: 100%;
 }
-.dial input[type='datetime-local'] {
-  min-width: 0;
-  font-size: min(1rem, 5vw);
-}
-.put-right .hour {
-  width: 110px;
-}
-.put-right input:not(.hour) {
+/* Minutes, and not the hour, whose field has a width of its own. */
+.put-right .dial > input {
   width: 70px;
   text-align: right;
 }
 .bakes select {
   width: 190px;
+}
+/* What cannot be had now, and was to be had before. */
+.before {
+  opacity: 0.75;
 }
 .bake {
   display: inline-flex;
@@ -372,7 +393,7 @@ h3 {
 }
 .agenda li {
   display: grid;
-  grid-template-columns: 24px 56px minmax(0, 1fr);
+  grid-template-columns: 24px 4.6em minmax(0, 1fr);
   gap: 8px;
   align-items: start;
   padding: 8px 0;
@@ -385,6 +406,7 @@ h3 {
   accent-color: var(--beet);
 }
 .agenda time {
+  white-space: nowrap;
   font-family: var(--display);
   font-weight: 700;
   font-size: 1.1rem;

@@ -5,6 +5,7 @@ import { isoOf, minuteOf } from '../../core/measure/day'
 import type { MethodOptions, StepFix } from '../../core/schedule/method'
 import type { Recipe } from '../../core/recipe/recipe'
 import { ingredientOf, nameOf as nameOfIngredient } from '../../core/pantry/pantry'
+import { momentName } from '~/kitchen/dates'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, type DayPlan, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
@@ -42,6 +43,8 @@ const firstServing = (): string => `${isoOf(minuteOf(nowIso()) + 1440).slice(0, 
 export const useClock = defineStore('clock', () => {
   const day = ref<DayPlan | null>(null)
   const answer = shallowRef<ScheduleAnswer | null>(null)
+  /** The last plan that could be had: it stays in view where a wish has none. */
+  const lastGood = shallowRef<ScheduleAnswer | null>(null)
   const needs = shallowRef<Needs>([])
   const fixes = ref<Record<string, Partial<Record<number, StepFix>>>>({})
   const refusal = ref('')
@@ -101,9 +104,12 @@ export const useClock = defineStore('clock', () => {
     return [...map].map(([ingredient, grams]) => ({ ingredient, grams: Math.round(grams) }))
   }
 
+  /** What of a version is made the evening before; parts that it has no more are forgotten. */
+  const aheadOf = (d: DayPlan, v: Version | undefined): number[] =>
+    v ? (d.ahead?.[v.id] ?? []).filter((part) => part < v.recipe.parts.length) : []
   const request = (d: DayPlan, all: readonly Ready[]) => ({
     ...useCupboard().common(),
-    bakes: all.map((r) => r.bake),
+    bakes: all.map((r, i) => ({ ...r.bake, ahead: aheadOf(d, versions.value[i]) })),
     serveAt: d.serveAt,
     notBefore: nowIso(),
     quiet: d.quiet ? [QUIET] : [],
@@ -119,6 +125,7 @@ export const useClock = defineStore('clock', () => {
     const mine = ++turn
     if (!versions.value.length) {
       answer.value = null
+      lastGood.value = null
       needs.value = []
       return
     }
@@ -128,6 +135,7 @@ export const useClock = defineStore('clock', () => {
       if (mine !== turn) return
       prepared = all
       answer.value = found
+      if (!found.conflicts.length) lastGood.value = found
       needs.value = merged(all)
       refusal.value = ''
     } catch (error) {
@@ -189,10 +197,36 @@ export const useClock = defineStore('clock', () => {
       if (found.conflicts.length) continue
       const slip = served - minuteOf(d.serveAt)
       await change({ serveAt: isoOf(served) }, 'planned anew from now')
-      slipped.value = slip > 0 ? `Serving slips by ${slip} minutes, to ${isoOf(served).slice(11)}.` : 'It can still be served in time.'
+      slipped.value =
+        slip > 0
+          ? `Serving slips by ${slip} minutes, to ${momentName(isoOf(served), useKitchen().region, d.serveAt)}.`
+          : 'It can still be served in time.'
       return
     }
     slipped.value = 'It cannot be had within a day from now: take a bake out, or allow work at night.'
+  }
+
+  /** What of each bake can be made the evening before: its cake, and what is made beside it. */
+  const parts = computed(() =>
+    versions.value.map((v) => {
+      const bake = nameOf(v)
+      const made = new Set((lastGood.value?.activities ?? []).flatMap((a) => (a.bake === bake && a.part !== undefined ? [a.part] : [])))
+      const ahead = new Set(day.value?.ahead?.[v.id] ?? [])
+      return {
+        version: v,
+        parts: v.recipe.parts.flatMap((p, part) =>
+          made.has(part) || ahead.has(part)
+            ? [{ part, name: p.role === 'batter' ? 'cake' : p.name.toLowerCase() || p.role, ahead: ahead.has(part) }]
+            : [],
+        ),
+      }
+    }),
+  )
+  /** Makes a part of a bake the evening before, or on the day after all. */
+  function makeAhead(version: string, part: number) {
+    const now = day.value?.ahead?.[version] ?? []
+    const next = now.includes(part) ? now.filter((p) => p !== part) : [...now, part]
+    return change({ ahead: { ...day.value?.ahead, [version]: next } }, 'what is made the evening before')
   }
 
   /** Puts an activity at a time of the baker's own. */
@@ -231,6 +265,9 @@ export const useClock = defineStore('clock', () => {
   return {
     day,
     answer,
+    lastGood,
+    parts,
+    makeAhead,
     needs,
     fixes,
     versions,

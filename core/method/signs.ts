@@ -11,6 +11,10 @@ export interface Signs {
   where?: 'tin' | 'rack'
   /** Until it is cold. */
   cold?: true
+  /** Its minutes are only the first of it: "ten minutes in the tin, then until cold". */
+  thenCold?: true
+  /** Its minutes must be over before it: "mark into twelve after 15 minutes". */
+  after?: true
   /** Cooked over water, on the hob. */
   steamed?: true
   /** So many thin sheets, one after another. */
@@ -29,6 +33,8 @@ const IN_TIN = /\bin (?:the|its|their|your) (?:tins?|pans?|mou?lds?|dish|forms?|
 const COLD =
   /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b|\b(?:fully|completely) on\b/i
 // "overnight if you like" is nobody's duty.
+const THEN_COLD = /\bthen\b(?!\W*$)|\b(?:complet|full|entire|stone|quite)\w*\b|\bcold\b|\buntil\b/i
+const AFTER = /\bafter (?:about |another |a further )?\d/i
 const OVERNIGHT = /\bovernight\b(?!,? (?:if|is (?:fine|best|better)|also))/i
 const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
 const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i
@@ -41,7 +47,8 @@ export function signsIn(words: string): Signs | undefined {
     ...(WARM.test(words) && { warm: true }),
     ...(ON_WARM.test(words) && { onWarm: true }),
     ...(RACK.test(words) ? { where: 'rack' as const } : IN_TIN.test(words) ? { where: 'tin' as const } : {}),
-    ...(COLD.test(words) && { cold: true }),
+    ...(COLD.test(words) && { cold: true, ...(THEN_COLD.test(words) && { thenCold: true as const }) }),
+    ...(AFTER.test(words) && { after: true }),
     ...(LUKEWARM.test(words) && { lukewarm: true }),
     ...(OVERNIGHT.test(words) && { overnight: true }),
     ...(STEAMED.test(words) && { steamed: true }),

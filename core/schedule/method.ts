@@ -81,8 +81,6 @@ const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
 const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
 const COOLS: readonly [number, number, number] = [45, 60, 120]
-/** "… then until cold": what is said behind the minutes in the tin. */
-const THEN_COLD = /\bthen\b|\b(?:complet|full|entire|stone|quite)\w*\b|\bcold\b|\buntil\b/i
 /** On a rack, and not yet cold: as long as it takes to make a drizzle. */
 const STILL_WARM: readonly [number, number, number] = [3, 5, 15]
 /** A flat cake is lukewarm in about half an hour. */
@@ -273,10 +271,7 @@ class Planner {
       if (act === 'unmould' && this.baked) this.out = true
       if (this.baked && !stillWarm && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
       // "Mark into twelve after 15 minutes": first it stands, then it is done.
-      const after =
-        this.baked && (act === 'cut' || act === 'unmould') && /\bafter (?:about |another |a further )?\d/i.test(task.label)
-          ? sumOf(task.clauses)
-          : null
+      const after = this.baked && (act === 'cut' || act === 'unmould') && signOf(task, 'after') ? sumOf(task.clauses) : null
       if (after) this.standFirst(after)
       const work = workOf(task)
       const given = act === 'fry' ? frying(task) : after ? null : sumOf(task.clauses)
@@ -414,7 +409,7 @@ class Planner {
       this.baked && !given && this.tasks.slice(n + 1, until < 0 ? undefined : until).some((t) => saysWarm(t) && !t.acts.includes('unmould'))
     // "10 minutes in the tin, then completely"
     const minutes =
-      given && short && this.baked && signOf(task, 'cold') && THEN_COLD.test(task.label)
+      given && short && this.baked && signOf(task, 'thenCold')
         ? ([given[0] + COOLS[0], given[1] + COOLS[1], given[2] + COOLS[2]] as const)
         : (given ?? (warmNext ? STILL_WARM : usual))
     this.push({
@@ -446,7 +441,7 @@ class Planner {
 
   private coolFirst(task: Task) {
     if (this.stood >= COOLED) return
-    if (/\bafter (?:about |another |a further )?\d/i.test(task.label) && sumOf(task.clauses)) return
+    if (signOf(task, 'after') && sumOf(task.clauses)) return
     if (signOf(task, 'lukewarm')) return this.coolNow(TEPID)
     if (saysWarm(task) || this.eatenWarm) return
     // An icing that is made or spread needs a cold cake; what is scattered on a batter in the oven does not come here.

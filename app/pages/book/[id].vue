@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useKitchen } from '~/stores/kitchen'
+import { dateName } from '~/kitchen/dates'
 import IconTrash from '~icons/ph/trash-bold'
 import { MARKS, LEANINGS, type Leaning, type Mark, type Trial } from '../../../core/bakebook/trial'
 import { SYMPTOMS, SYMPTOM_CODES, type Symptom } from '../../../core/bakebook/symptoms'
@@ -39,7 +41,7 @@ const symptom = (s: Symptom) =>
     { symptoms: trial.value!.symptoms.includes(s) ? trial.value!.symptoms.filter((x) => x !== s) : [...trial.value!.symptoms, s] },
     `“${SYMPTOMS[s]}”`,
   )
-const day = (ms: number) => new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })
+const day = (ms: number) => dateName(ms, useKitchen().region)
 
 const found = computed(() => (book.diagnosis?.of === trial.value?.id ? book.diagnosis!.answer : null))
 const held = computed(() => {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useKitchen } from '~/stores/kitchen'
+import { dateName } from '~/kitchen/dates'
 import { useIntersectionObserver } from '@vueuse/core'
 import type { Side } from '../../../core/bakebook/compare'
 import { SYMPTOMS } from '../../../core/bakebook/symptoms'
@@ -69,7 +71,7 @@ async function add(id: string) {
   const v = shelf.versionById(id)
   if (v) await router.push(`/book/${(await book.start(v)).id}`)
 }
-const day = (ms: number) => new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
+const day = (ms: number) => dateName(ms, useKitchen().region, false)
 /** So many bakes can be looked at side by side. */
 const MOST_SIDES = 5
 const choose = (id: string) =>
