@@ -172,26 +172,28 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         </span>
         <PickVersion label="Put a bake on the day" prompt="put a bake on it…" :without="day?.versions" @pick="add" />
       </div>
-      <div
-        v-for="b in clock.parts.filter((x) => x.parts.length)"
-        :key="b.version.id"
-        class="row ahead"
-        role="group"
-        :aria-label="`Made the evening before: ${clock.nameOf(b.version)}`"
-      >
-        <span class="small"
-          >the evening before<template v-if="clock.parts.length > 1">, of {{ clock.nameOf(b.version) }}</template></span
+      <div v-if="clock.parts.some((b) => b.parts.length)" class="row aheads">
+        <div
+          v-for="b in clock.parts.filter((x) => x.parts.length)"
+          :key="b.version.id"
+          class="row"
+          role="group"
+          :aria-label="`Made the evening before: ${clock.nameOf(b.version)}`"
         >
-        <button
-          v-for="p in b.parts"
-          :key="p.part"
-          class="chip thin"
-          type="button"
-          :aria-pressed="p.ahead"
-          @click="clock.makeAhead(b.version.id, p.part)"
-        >
-          {{ p.name }}
-        </button>
+          <span class="small"
+            >the evening before<template v-if="clock.parts.length > 1">, of {{ clock.nameOf(b.version) }}</template></span
+          >
+          <button
+            v-for="p in b.parts"
+            :key="p.part"
+            class="chip thin"
+            type="button"
+            :aria-pressed="p.ahead"
+            @click="clock.makeAhead(b.version.id, p.part)"
+          >
+            {{ p.name }}
+          </button>
+        </div>
       </div>
     </header>
     <p v-if="clock.refusal" class="look" role="alert">{{ clock.refusal }}</p>
@@ -358,6 +360,11 @@ h3 {
 .put-right .dial > input {
   width: 70px;
   text-align: right;
+}
+/* A line of its own, whatever stands above it. */
+.head .aheads {
+  flex-basis: 100%;
+  gap: 6px 22px;
 }
 .bakes select {
   width: 190px;
