@@ -336,8 +336,9 @@ export function readPage(text: string, region: Region): Page {
   const lines = build.parts.flatMap((p) => p.lines)
   const told = lines.filter((l) => said.includes((l.named ?? l.text).toLowerCase().split(/\s+/).at(-1)!)).length
   if (orders.length > 1 && told < TELLS * lines.length) {
-    method.unshift(...orderSteps(orders))
-    for (const s of sections) s.at += orders.length
+    const first = orderSteps(orders)
+    method.unshift(...first)
+    for (const s of sections) s.at += first.length
   }
   takeFromSentences(classified, build, method)
   const used = build.parts.filter((p) => p.lines.length)
