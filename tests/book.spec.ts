@@ -118,8 +118,12 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
   // What both kitchens have, each in another state, is asked one by one.
   const flour = other.getByLabel('How much plain flour')
   const [theirs, mine] = [await flour.inputValue(), '77 g']
-  await flour.fill(mine)
-  await flour.press('Enter')
+  // A page that is still waking up forgets what is typed into it.
+  await expect(async () => {
+    await flour.fill(mine)
+    await flour.press('Enter')
+    await expect(other.getByRole('button', { name: 'Undo' })).toBeEnabled({ timeout: 2_000 })
+  }).toPass()
   const picker = other.getByRole('region', { name: 'Keep it safe' }).locator('input[type=file]')
   await picker.setInputFiles(cut)
   await expect(other.getByRole('alert')).toContainText('Nothing in this kitchen was changed.')
