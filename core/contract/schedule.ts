@@ -175,14 +175,15 @@ function overnight(request: ScheduleRequest): ScheduleAnswer['holding'] {
     (ahead ?? []).flatMap((part) => {
       const p = recipe.parts[part]
       if (!p) return []
-      const cold = p.role !== 'batter' && p.lines.some((l) => l.ingredient && keepsCold(l.ingredient))
-      const name = p.role === 'batter' ? 'The cake' : p.name || 'What is made beside it'
-      const message =
+      const name = p.role === 'batter' ? 'the cake' : p.name.toLowerCase() || 'what is made beside it'
+      const cold = p.lines.some((l) => l.ingredient && keepsCold(l.ingredient))
+      const how =
         p.role === 'batter'
-          ? `“${bake}”: ${name.toLowerCase()} waits overnight wrapped airtight, once it is quite cold.`
+          ? 'wrapped airtight, once it is quite cold.'
           : cold
-            ? `“${bake}”: ${name.toLowerCase()} waits overnight covered in the fridge. Check with local food-safety advice.`
-            : `“${bake}”: ${name.toLowerCase()} waits overnight covered, in a cool place.`
+            ? 'covered in the fridge. Check with local food-safety advice.'
+            : 'covered, in a cool place.'
+      const message = `“${bake}”: ${name} waits overnight ${how}`
       return [{ bake, minutes: 0, message }]
     }),
   )

@@ -507,11 +507,10 @@ function imply(recipe: Recipe, steps: readonly Step[]): void {
                 new RegExp(`^\\W*(?:\\p{L}+\\s+){1,3}?${word}`, 'u').test(text),
             )?.c
         : undefined
-    const spoken = called ?? (named.size === 0 ? spokenOf(recipe, steps, p.name) : undefined)
-    if (spoken) {
-      const called = spoken
-      called.part = part
-      called.things = [{ span: [called.span[1], called.span[1]], group: 'rest', implied: true }]
+    const used = called ?? (named.size === 0 ? spokenOf(recipe, steps, p.name) : undefined)
+    if (used) {
+      used.part = part
+      used.things = [{ span: [used.span[1], used.span[1]], group: 'rest', implied: true }]
       return
     }
     const first = clauses[0]

@@ -32,9 +32,9 @@ const RACK = /(?<!steamer )\b(?:racks?|wire|grille?|grid)\b/i
 const IN_TIN = /\bin (?:the|its|their|your) (?:tins?|pans?|mou?lds?|dish|forms?|cases|trays?)\b|\bin (?:tins?|pans?|trays?)\b/i
 const COLD =
   /\b(?:to|until|till) (?:\w+ )?(?:cool|cold)\b|\bcool (?:fully|completely|entirely|right down)\b|\b(?:fully|completely|quite|stone) (?:cool|cold)\b|\b(?:completely|fully)\W*$|\bto cool\b|\b(?:fully|completely) on\b/i
-// "overnight if you like" is nobody's duty.
 const THEN_COLD = /\bthen\b(?!\W*$)|\b(?:complet|full|entire|stone|quite)\w*\b|\bcold\b|\buntil\b/i
 const AFTER = /\bafter (?:about |another |a further )?\d/i
+// "overnight if you like" is nobody's duty.
 const OVERNIGHT = /\bovernight\b(?!,? (?:if|is (?:fine|best|better)|also))/i
 const STEAMED = /^\W*steam\b|\bsteam (?:for|the (?:cake|pudding|batter)|it|them|over|until|\d)/i
 const SHEETS = /\b(\d+)(?:\s*(?:to|-|–)\s*(\d+))?\s+(?:\w+\s+){0,2}(?:sheets|pancakes|cr[eê]pes|layers)\b/i

@@ -17,9 +17,15 @@ const CIRCLED = '①②③④⑤⑥⑦⑧⑨⑩⑪⑫'
 const NUMBER =
   /^\s*(?:\(?(\d{1,2})\s?[.):]+\)?\s*(?=\D)|(?:step|schritt)\s*(\d{1,2})\s*[:.)\-–—]*\s*|([①②③④⑤⑥⑦⑧⑨⑩⑪⑫])\s*|(\d{1,2})\s?[-–/]\s?(?=[A-Z])|(\d{1,2})\uFE0F?\u20E3\s*|(\d{1,2})\s+(?=[A-Z][a-z]+))/u
 
+/** "(iv)", "ii.": as old cards count. */
+const ROMAN = ['i', 'ii', 'iii', 'iv', 'v', 'vi', 'vii', 'viii', 'ix', 'x']
+const ROMAN_NUMBER = /^\s*(?:\((i{1,3}|iv|vi{0,3}|ix|x)\)|(i{1,3}|iv|vi{0,3}|ix|x)[.)])\s+(?=\p{L})/iu
+
 export function numberingOf(text: string): Numbering | undefined {
   const letter = /^\s*\(?([a-h])\)\s+(?=\p{L})/u.exec(text)
   if (letter) return { n: letter[1]!.charCodeAt(0) - 96, length: letter[0].length, marked: true }
+  const roman = ROMAN_NUMBER.exec(text)
+  if (roman) return { n: ROMAN.indexOf((roman[1] ?? roman[2]!).toLowerCase()) + 1, length: roman[0].length, marked: true }
   const m = NUMBER.exec(text) ?? /^\s*()(?:step)\s*(\d{1,2})\s*[:.)\-–—]*\s*/i.exec(text)
   if (!m) return undefined
   const n = m[3] ? CIRCLED.indexOf(m[3]) + 1 : Number(m[1] || m[2] || m[4] || m[5] || m[6])

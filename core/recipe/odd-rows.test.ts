@@ -271,4 +271,14 @@ describe('what looks like something else', () => {
     )
     expect(parts[1]!.role).toBe('filling')
   })
+
+  it.each([
+    ['(i)', '(ii)', '(iii)'],
+    ['I.', 'II.', 'III.'],
+  ])('steps counted %s are steps without their numbers', (...n) => {
+    const { method } = parse(
+      `${LIST}\n\nMethod\n${n[0]} Whisk the eggs and sugar.\n${n[1]} Fold in the flour.\n${n[2]} Bake at 180 C for 25 minutes.`,
+    )
+    expect(method).toEqual(['Whisk the eggs and sugar.', 'Fold in the flour.', 'Bake at 180 C for 25 minutes.'])
+  })
 })

@@ -200,7 +200,7 @@ Cream the butter and sugar, beat in the eggs, fold in the flour. Bake at 180 C f
 For the syrup boil the sugar and water 5 minutes, then cool.
 For the icing beat the butter and icing sugar until light.
 Brush the cake with the syrup and spread with the icing.`
-  const { recipe } = { recipe: recipeOf(LAYERS) }
+  const recipe = recipeOf(LAYERS)
   const [cake, icing, syrup] = ['Cake', 'Icing', 'Syrup'].map((name) => recipe.parts.findIndex((p) => p.name === name)) as [
     number,
     number,

@@ -323,7 +323,8 @@ function insert(sheet: Sheet, at: Place, p: { text: string; why: string; role: S
   const sentence = sentences.find(([a, b]) => token >= a && token < b) ?? sentences[0]!
   const start = work.scan.tokens[sentence[0]]!.from
   if (after) {
-    if (sentences.length <= 2) work.inserts.push({ ...p, at: -1, to: -1, after })
+    // What follows in the step is done after it: "Bake till a skewer comes out clean. Eat warm."
+    if (sentences.length <= 2 && sentence === sentences.at(-1)) work.inserts.push({ ...p, at: -1, to: -1, after })
     else {
       const place = work.scan.tokens[sentence[1] - 1]!.to
       work.inserts.push({ ...p, at: place, to: place, after })

@@ -217,4 +217,12 @@ describe('what comes in where the recipe leaves gaps', () => {
     )
     expect(told).toMatch(/half of \d+ g soya yogurt/)
   })
+
+  it('how long it bakes now is told with the bake, and not behind what is done with the cake', () => {
+    const { told } = first(
+      'Kuchen\nTin: 23 cm springform\nOven: 180 C\nBake: 50-55 mins\n110 g butter\n110 g sugar\n2 eggs\n170 g self-raising flour\n3 tbsp milk\n\nMethod\nCream the butter and sugar, beat in the eggs, fold in the flour, then the milk.\nBake till a skewer comes out clean. Eat warm with custard.',
+      ['gluten-free'],
+    )
+    expect(told).toMatch(/comes out clean\. Bake for \d+ to \d+ minutes now[^.]*\. Eat warm/)
+  })
 })
