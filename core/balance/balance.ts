@@ -109,6 +109,13 @@ export function pureeShare(doses: readonly Dose[], total: number): number {
 /** Whether yeast raises some doses. */
 export const isYeasted = (doses: readonly Dose[]): boolean => doses.some((d) => d.ingredient.startsWith('yeast') && d.grams > 0)
 
+/** Flour that comes as bread, which was raised and set once, g. */
+const breadFlour = (doses: readonly Dose[]): number =>
+  doses.reduce(
+    (sum, d) => (/^bread(?:crumbs)?(?:-gf)?$/.test(d.ingredient) ? sum + d.grams * (ingredientOf(d.ingredient)?.flourShare ?? 0) : sum),
+    0,
+  )
+
 /** Shares that a mix is judged with: purée and whole pieces of its weight, grits of its flour, how much it is a meringue. */
 export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
   puree: number
@@ -117,6 +124,7 @@ export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
   yeasted: boolean
   meringue: number
   whites: number
+  bread: number
 } {
   const { total, flour } = mix.mass
   const pieces = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.inclusion ? sum + d.grams : sum), 0)
@@ -127,6 +135,7 @@ export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
     grits: flour ? mix.kinds.grits / flour : 0,
     meringue: meringueFit(mix.mass, mix.kinds),
     whites: mix.kinds.whites,
+    bread: flour ? breadFlour(mix.doses) / flour : 0,
   }
 }
 

@@ -190,15 +190,16 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
     title: 'foam cake',
     basis: 'flour',
     bands: {
-      moisture: band(1.9, 6),
+      // The high ends of moisture, sugar and fluidity are angel cakes: three times their flour of sugar, four of whites.
+      moisture: band(1.9, 6.6),
       // The low end is Japanese chiffon: 60 g sugar to the 170 g of water in its eggs and milk.
       sugarConcentration: band(26, 52),
       firmness: band(0.48, 1.5),
-      sugarPct: band(75, 285),
+      sugarPct: band(75, 300),
       // Chiffon of as much oil as half its flour, with the fat of its yolks.
       fatPct: band(0, 76),
       lift: band(0, 18),
-      fluidity: band(2.2, 9),
+      fluidity: band(2.2, 9.7),
       acidBalance: band(-4, 5.5),
       setting: band(3, 12),
     },

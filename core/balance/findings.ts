@@ -123,8 +123,12 @@ export interface Judged {
   whites?: number
   /** How much it is a meringue, 0 to 1. */
   meringue?: number
+  /** Share of its flour that comes as bread. */
+  bread?: number
 }
 
+/** A pudding of so much bread was raised when that was baked, and is meant to be dense. */
+const OF_BREAD = 0.5
 /** Batters of semolina and cornmeal drink before and while they bake, and are soaked after. */
 const GRITTY = 0.4
 /** From this share of fruit on its sugar counts beside the baker's. */
@@ -202,7 +206,7 @@ export function findingsOf(mix: Judged): Finding[] {
   }
   if (!isCake(family)) return found
   // Yeast lifts by itself, and dough is meant to be dry and lean beside a cake.
-  if (mix.yeasted) {
+  if (mix.yeasted || (mix.bread ?? 0) > OF_BREAD) {
     for (const f of found) if (f.severity !== 'note') f.severity = 'note'
     return found.filter((f) => f.code !== 'under-leavened')
   }

@@ -203,7 +203,7 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
 }
 
 /** "180C", "350°F", "160 fan", "gas mark 4", "gas ½", "th. 6" is none; "325 degrees". */
-function heatAt(t: readonly Token[], i: number): Heat | undefined {
+function heatAt(t: readonly Token[], i: number, last?: Dial): Heat | undefined {
   if (t[i]?.word === 'gas' || (t[i]?.word === 'mark' && t[i - 1]?.word !== 'gas')) {
     let j = i + 1
     while (/^(?:mark|no|number|reg|regulo|[.:])$/.test(t[j]?.word ?? '')) j++
@@ -222,11 +222,13 @@ function heatAt(t: readonly Token[], i: number): Heat | undefined {
   }
   const scale = SCALES[t[j]?.word ?? '']
   const near = t[j] !== undefined && t[j]!.from - t[j - 1]!.to <= 1
+  // "160F (71C)": the same heat on the other scale, however low.
+  const again = last?.kind === 'heat' && t.slice(last.to, i).every((x) => /^[(/,=]$/.test(x.text))
   const named =
     scale !== undefined &&
     (t[j]!.word.length > 1 ||
       degrees ||
-      (near && amount.low >= LEAST_BARE_HEAT && (t[j]!.text === t[j]!.text.toUpperCase() || touching(t[j - 1], t[j]))))
+      (near && (again || amount.low >= LEAST_BARE_HEAT) && (t[j]!.text === t[j]!.text.toUpperCase() || touching(t[j - 1], t[j]))))
   if (!named && !degrees) return undefined
   if (named) j = t[j + 1]?.text === '.' && t[j]!.word.length === 1 && t[j + 2] && /^\p{Ll}/u.test(t[j + 2]!.text) ? j + 2 : j + 1
   return { kind: 'heat', value: amount.low, ...(named && { scale }), fan: false, from: i, to: j }
@@ -309,7 +311,7 @@ function joined(t: readonly Token[], dials: Dial[]): Dial[] {
 export function dialsIn(t: readonly Token[]): Dial[] {
   const dials: Dial[] = []
   for (let i = 0; i < t.length; i++) {
-    const hit = timeAt(t, i) ?? heatAt(t, i) ?? sizeAt(t, i) ?? otherAt(t, i)
+    const hit = timeAt(t, i) ?? heatAt(t, i, dials.at(-1)) ?? sizeAt(t, i) ?? otherAt(t, i)
     if (hit) {
       dials.push(hit)
       i = hit.to - 1

@@ -288,6 +288,8 @@ function proseItems(items: readonly Item[]): Item[] {
 /** What is weighed or poured, never counted. */
 const UNCOUNTED = new Set(['flour', 'sugar', 'fat', 'dairy', 'syrup', 'starch', 'water', 'leavener', 'plant-dairy', 'cocoa', 'salt'])
 
+/** "two teaspoons soda, two of cinnamon, one salt": what comes by the spoon goes on so. */
+const SPOON = new Set(['tsp', 'tbsp'])
 /** "250 g flour, 250 sugar": a bare number of what nobody counts takes the unit before it, or grams where it is large. */
 function carryUnit(items: readonly Item[]): void {
   let unit: Measure['unit'] | undefined
@@ -297,7 +299,7 @@ function carryUnit(items: readonly Item[]): void {
     if (base.unit.kind === 'mass' || base.unit.kind === 'volume') unit = base.unit
     else if (base.unit.id === 'piece' && mention && !group.alternates.length && UNCOUNTED.has(ingredientOf(mention.id)?.kind ?? '')) {
       if (base.low >= 20) base.unit = unit?.kind === 'volume' && unit.id !== 'ml' ? unitById('g')! : (unit ?? unitById('g')!)
-      else if (unit && unit.kind === 'mass' && unit.id !== 'g') base.unit = unit
+      else if (unit && ((unit.kind === 'mass' && unit.id !== 'g') || SPOON.has(unit.id))) base.unit = unit
     }
   }
 }

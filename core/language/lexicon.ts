@@ -122,4 +122,4 @@ export const WEAK_VERBS =
   after before once next now first dry core form stick rest stand level zest juice finally`)
 
 /** Parts of speech that end a name when met on the way back from its head. */
-export const STOPS = words('and or with for to from into in on plus as if the until then over of than like')
+export const STOPS = words('and or with for to from into in on plus as if the until till untill then over of than like')

@@ -205,6 +205,8 @@ function nameEndingAt(t: readonly Token[], p: number, index: NameIndex, skip: Re
           found = f
           break
         }
+        // "butter sugar vanilla": a food that stands between is a thing of its own.
+        if (x.kind === 'word' && index.byHead.get(x.stem)?.some((n) => n.words.length === 1)) break
         if (x.kind === 'word') gaps++
       }
       if (found < 0) whole = false

@@ -152,7 +152,12 @@ function isVerb(
     return undefined
   // "skewer test!"
   if (/^(?:tests?|comes?|inserted)$/.test(next?.word ?? '') && VERB_CLASS[token.word] === 'poke') return undefined
-  if (NOUN_VERBS.has(token.word) && next && /^(?:of|is|are|has|was|will|should|can|on the|in the)$/.test(next.word)) return undefined
+  if (
+    NOUN_VERBS.has(token.word) &&
+    next &&
+    /^(?:of|is|are|has|was|will|should|can|springs?|bounces|feels|looks|cracks|on the|in the)$/.test(next.word)
+  )
+    return undefined
   return { verb: base.verb, gerund: false }
 }
 
@@ -297,7 +302,11 @@ const NOT_VERBS = new Set(
 function labelOf(t: readonly Token[], from: number, to: number, text: string): { label: string; after: number } | undefined {
   for (let i = from; i < Math.min(to, from + 7); i++) {
     if (t[i]!.kind === 'word' || t[i]!.text === '&' || t[i]!.text === '*') continue
-    if ((t[i]!.text === ':' || (/^[—–-]$/.test(t[i]!.text) && t[i]!.from > t[i - 1]!.to)) && i > from) {
+    const dash = /^[—–-]$/.test(t[i]!.text) && t[i + 1] !== undefined
+    // "Frosting- whip cream till stiff" heads as a colon does; "rack-cooled" heads nothing.
+    const apart =
+      dash && (t[i]!.from > t[i - 1]!.to || (t[i + 1]!.from > t[i]!.to && i === from + 1 && roleOf(t[from]!.text) !== undefined))
+    if ((t[i]!.text === ':' || apart) && i > from) {
       const label = text.slice(t[from]!.from, t[i]!.from).trim()
       // "Pour hot over the cake: it crackles" is done, and heads nothing.
       const first = t[from]!.word
@@ -676,7 +685,7 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
         (ovenNext(t, j, b) || dialled(p.dials, j, b))
       )
         cuts.push(j)
-      else if (t[j]!.text === ';' && j + 1 < b) cuts.push(j + 1)
+      else if ((t[j]!.text === ';' && j + 1 < b) || standsBehind(t, p.dials, j, b)) cuts.push(j + 1)
     }
     const stops = [a, ...cuts, b]
     stops.slice(0, -1).forEach((x, n) => {
@@ -685,6 +694,14 @@ function assemblePieces(t: readonly Token[], mentions: readonly Mention[], p: Pa
     })
   })
   return gathered(t, mentions, out)
+}
+
+/** "Knead to a dough, 30 min fridge": behind a comma, how long it stands and where. */
+function standsBehind(t: readonly Token[], dials: Scan['dials'], comma: number, end: number): boolean {
+  const time = t[comma]!.text === ',' && dials.find((d) => d.kind === 'time' && d.from === comma + 1 && d.to < end)
+  if (!time) return false
+  const at = /^(?:in|of)$/.test(t[time.to]!.word) ? time.to + 1 : time.to
+  return /^(?:fridge|refrigerator|freezer|rest|chill|chilling)$/.test(t[t[at]?.word === 'the' ? at + 1 : at]?.word ?? '')
 }
 
 /** "The whites, beaten stiff with the sugar, are drawn in": what was done to them first stands between commas. */

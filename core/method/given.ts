@@ -4,7 +4,7 @@ import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/te
 import { unknownLines } from '../recipe/unknown'
 import { Refusal } from '../refusal'
 import { readMethod } from './read'
-import type { Clause } from './step'
+import type { Clause, Step } from './step'
 
 /**
  * Reads one recipe that somebody gives: its page (see `readRecipe`), and of its lines what only the method tells.
@@ -61,9 +61,13 @@ function settle(recipe: Recipe, region: Region): void {
   )
   const nuts = recipe.parts.some((p) => p.lines.some((l) => l.ingredient && l.ingredient in MEALS))
   if (!nuts && !whites.length) return
-  const clauses = readMethod(recipe, region).steps.flatMap((s) => s.clauses)
-  foldIn(recipe, whites, clauses)
-  if (nuts) groundFirst(recipe, clauses)
+  const { steps } = readMethod(recipe, region)
+  foldIn(
+    recipe,
+    whites,
+    steps.flatMap((s) => s.clauses),
+  )
+  if (nuts) groundFirst(recipe, steps)
 }
 
 /**
@@ -83,11 +87,13 @@ function foldIn(recipe: Recipe, whites: readonly number[], clauses: readonly Cla
 /** Nuts that have a meal of their own. */
 const MEALS: Readonly<Record<string, string>> = { almond: 'flour-almond', hazelnut: 'flour-hazelnut', walnut: 'flour-walnut' }
 const GRINDS: ReadonlySet<string> = new Set(['grind', 'whizz', 'blitz', 'process', 'pulse', 'mash', 'blend'])
+/** "Chop the almonds finely with the sugar in a food processor" */
+const GRINDER = /\b(?:processor|blender|grinder|chopper|mill)\b/i
 
 /** Nuts that the method grinds, alone or with sugar or flour, are a meal in the batter and no pieces in it. */
-function groundFirst(recipe: Recipe, clauses: readonly Clause[]): void {
-  for (const c of clauses) {
-    if (!GRINDS.has(c.verb)) continue
+function groundFirst(recipe: Recipe, steps: readonly Step[]): void {
+  for (const { text, c } of steps.flatMap((s) => s.clauses.map((c) => ({ text: s.text, c })))) {
+    if (!GRINDS.has(c.verb) && !(c.verb === 'chop' && GRINDER.test(text.slice(...c.span)))) continue
     const lines = c.things.flatMap((t) => ('line' in t ? (recipe.parts[t.part]?.lines[t.line] ?? []) : []))
     if (!lines.every((l) => /^(?:almond|hazelnut|walnut|sugar|flour|zest|salt|starch|potato-starch|cornstarch)/.test(l.ingredient ?? '')))
       continue

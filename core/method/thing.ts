@@ -75,7 +75,7 @@ const GENERIC: Readonly<Record<string, (id: string, kind: string) => boolean>> =
   coconut: (id) => /^coconut-(desiccated|sweetened)/.test(id),
   date: (id) => /^date/.test(id),
   agent: (_, kind) => kind === 'leavener',
-  crumb: (id) => /biscuit|cookie|crumb/.test(id),
+  crumb: (id) => /biscuit|cookie|crumb|^bread/.test(id),
   raisin: (id) => id === 'dried-fruit',
   oat: (id) => /oat/.test(id),
   gelatine: (id) => id === 'gelatine',
@@ -248,7 +248,8 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
           lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))
         if (m.id === 'egg-whole' && lines.some((l) => l.id === 'egg-whole')) lines = lines.filter((l) => l.id === 'egg-whole')
         const plural =
-          /s$/.test(t[m.head]!.word) && ['spice', 'flour', 'sugar', 'nut', 'berry', 'fruit', 'fat', 'milk', 'agent'].includes(word)
+          /s$/.test(t[m.head]!.word) &&
+          ['spice', 'flour', 'semolina', 'sugar', 'nut', 'berry', 'fruit', 'fat', 'milk', 'agent'].includes(word)
         // "The three milks" of a soak are tinned milks and cream.
         if (plural && word === 'milk')
           lines = keys

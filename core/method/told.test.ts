@@ -153,4 +153,23 @@ describe('what is told by the way', () => {
       .find((c) => c.things.some((t) => 'implied' in t))
     expect(clause?.part).toBe(1)
   })
+
+  it.each([
+    ['Whisk the eggs and sugar. Tip in tin.', ['foam', 'fill-tin']],
+    ['Knead all ingredients to a dough, 40 min fridge. Bake 20 minutes.', ['mix', 'chill', 'bake']],
+    ['Mix the flour and baking powder. Make a well, pour in the jug.', ['mix', 'mix', 'mix']],
+    ['Pour it over the base. Back in the freezer 2 hours until set.', ['fill-tin', 'freeze']],
+    ['Bake 20 min, top springs back.', ['bake']],
+  ])('%s, in the words of a hurry', (method, found) => {
+    expect(acts(method)).toEqual(found)
+  })
+
+  it('foods side by side without commas are each a thing', () => {
+    expect(read('beat butter sugar vanilla till pale')[0]).toMatchObject({ things: ['butter-unsalted', 'sugar-white', 'vanilla-extract'] })
+  })
+
+  it('nuts that are chopped fine in a machine are a meal', () => {
+    const [first] = read('Chop the hazelnuts finely with the sugar in a food processor.', '200 g hazelnuts\n150 g sugar\n4 eggs')
+    expect(first!.things).toContain('flour-hazelnut')
+  })
 })

@@ -133,6 +133,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     // "Set A: 5 yolks, 20 g sugar, …"
     [4, (f) => f.unitAmounts >= 2 && f.names >= 2 && !f.heat && /^\p{L}[\p{L} ]{1,24}:\s*[\d½¼¾⅓⅔]/u.test(f.text) && f.sentences === 1],
     [3.5, (f) => f.usedFor],
+    [3, (f) => f.prepared && f.amounts === 0],
     [5, (f) => /^add-?\s?ins?\s*:/i.test(f.text) && f.names > 0],
     [1.5, (f) => f.usedFor && f.verbFirst],
     [-4.5, (f) => f.definition],
@@ -175,7 +176,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
   step: [
     [-1.5, () => true],
     [3, intoTin],
-    [-3, (f) => f.usedFor],
+    [-3, (f) => f.usedFor || f.prepared],
     [2, (f) => f.verbFirst],
     [2, (f) => f.sentences > 1 && f.meta && /[.;]\s+(?:Butter|Grease|Line|Flour|Oil|Dust|Spray)\b/.test(f.text)],
     [1.8, (f) => f.numbering !== undefined && (f.numbering.marked || f.verbFirst) && !f.amountFirstBehindNumber],
@@ -203,6 +204,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-0.8, (f) => f.heat],
     [-0.2, (f) => Math.min(7, f.verbs)],
     [2.2, (f) => f.note],
+    // "Tip: serve it warm."
+    [3, (f) => /^(?:note|tip|hint|n\.?b\.?|p\.?s\.?)\s*:/i.test(f.text)],
     [3, (f) => f.definition],
     [-0.6, (f, { numbered }) => f.numbering !== undefined && numbered],
     [-5, (f) => f.method || f.ingredients],

@@ -38,10 +38,10 @@ const METHOD =
 const INGREDIENTS =
   /^(?:#+\s*)?(?:the )?(?:[\p{L}]+\s*\/\s*)?(?:ing?r[ea]d[ia]+e?nts?|ingrediants?|ingr|you(?:['’]ll| will)? need|what you need|what goes in|shopping list|needed|things|stuff|materials|you will want|bahan|list|zutaten|samagri)\b.{0,40}$|^(?:take|get|gather|have ready)\s*[:\-–—]*\s*$/iu
 const NOTES =
-  /^(?:#+\s*)?(?:(?:recipe |cook['’]?s |my |baker['’]?s |chef['’]?s |some |few )*(?:notes?|tips?(?: .{0,20})?|nutrition.*|comments?.*|reviews?.*|storage|faq.*|variations?|evaluation|leave a .*|did you make.*|conservation|you may also .*|related.*|more .* recipes|video|responses|substitutions|storing|to store|freezing|equip\w*|about (?:us|me|the|this|our).*|ratings?|questions?.*|what readers.*|replies|troubleshooting|print.*))\s*[:.]?\s*(?:\(?\d*\)?)\s*$/i
+  /^(?:#+\s*)?(?:(?:recipe |cook['’]?s |my |baker['’]?s |chef['’]?s |some |few )*(?:notes?|tips?(?! (?:in|into|out|onto|over|on|all|the|it|everything|your)\b)(?: .{0,20})?|nutrition.*|comments?.*|reviews?.*|storage|faq.*|variations?|evaluation|leave a .*|did you make.*|conservation|you may also .*|related.*|more .* recipes|video|responses|substitutions|storing|to store|freezing|equip\w*|about (?:us|me|the|this|our).*|ratings?|questions?.*|what readers.*|replies|troubleshooting|print.*))\s*[:.]?\s*(?:\(?\d*\)?)\s*$/i
 const EQUIPMENT = /^(?:equip\w*|utensils|tools|special equipment)\b/i
 const CLUTTER =
-  /jump to|\bprint\b|pin (?:it|recipe)|advert|affiliate|privacy|newsletter|subscribe|★|⭐|☆|\bvotes?\b|\bratings?\b|\breviews?\b|share\b.*(?:facebook|save|print)|skip to|cook mode|tried this recipe|tag (?:me|us)|follow (?:me|us)|©|copyright|\b1x\b|us customary|https?:|www\.|leave a comment|log ?in|sign up|save (?:to|recipe)|posted|filed under|keyword|cuisine:|course:|author:|rate this|\b\d+ (?:responses|comments|replies|likes)\b|last updated|screen from|cookies? (?:policy|settings)|accept all|^home\s*[>»]|continue reading|read more|sponsored|^>?\s*(?:from|to|subject|sent|date|cc)\s*:|\bsent from my\b/i
+  /jump to|\bprint\b|pin (?:it|recipe)|advert|affiliate|privacy|newsletter|subscribe|★|⭐|☆|\bvotes?\b|\bratings?\b|\breviews?\b|share\b.*(?:facebook|save|print)|skip to|cook mode|tried this recipe|tag (?:me|us)|follow (?:me|us)|©|copyright|\b1x\b|us customary|https?:|www\.|leave a comment|log ?in|sign up|save (?:to|recipe)|posted|filed under|keyword|cuisine:|course:|author:|rate this|\b\d+ (?:responses|comments|replies|likes)\b|last updated|screen from|cookies? (?:policy|settings)|accept all|^home\s*[>»]|continue reading|read more|sponsored|^>?\s*(?:from|to|subject|sent|date|cc)\s*:|\bsent from my\b|^(?:hi|hello|hey|dear|hiya)\b[^.!?:]{0,24},$/i
 const META =
   /^(?:[^\p{L}]*)(?:prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake(?:d)?(?: time)?|total(?: time)?|time|chill|rest|serves|servings?|yields?|makes|cuts into|portions?|difficulty|level|pan|tin|oven|tray|mould|set(?! [a-e1-5]\b)|ready in|cost|for \d+ people|skill|active|inactive|mold|baking time|baking|pieces|amount|quantity|category|cuisine|keeps)\b\s*[:\-–—=]?\s/iu
 const STRONG_META = /^(?:serves|servings|makes|prep|cook(?:ing)? time|yields?|bake|oven|time|total|tin|pan)\b/i
@@ -49,12 +49,16 @@ const NUTRITION = /\bkcals?\b|\bcalories\b|carbohydrates?\b|\bsaturates?\b|\bcar
 const SPEECH = /\b(?:i|my|i['’]m|i['’]ve|me|we|our|mine|you['’]ll love|grandma|nana|mum|mom|husband|kids)\b/i
 const COMMENT =
   /^(?:reply|>|["“])|\bsays?:|\b(?:says|wrote|replied)\b\s*:?|^\w+[\w_.]*\s*[:–-]\s+(?=[A-Z])|\b\d{1,2} (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
-const NOTE = /^(?:note|tip|n\.?b|ps|p\.s|storage|keeps|hint|xo|love|enjoy|store|\*|remember|important|variation)/i
+const NOTE =
+  /^(?:note|tip(?! (?:in|into|out|onto|over|on|all|the|it|everything|your)\b)|n\.?b|ps|p\.s|storage|keeps|hint|xo|love|enjoy|store|\*|remember|important|variation)/i
 const VAGUE =
   /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?|squeeze|splash|drop|touch|knob|handful)\b/i
 /** "icing sugar, to dust", "sliced almonds for topping": a thing without an amount, and what it is for. */
 const USED_FOR =
-  /^(?:[+&]\s*)?\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
+  /^(?:[+&]\s*)?\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|forms?|mou?lds?|dish|tray|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
+/** "chopped pistachios & dried rose petals": a thing as it is prepared, with no amount. */
+const PREPARED =
+  /^(?:(?:finely|roughly|coarsely|lightly|thinly|freshly) )?(?:chopped|sliced|toasted|roasted|grated|shaved|crushed|crumbled|dried|candied|crystalli[sz]ed|flaked|slivered|whipped|melted|fresh)\s+\p{L}/iu
 /** "1 cup = 240 ml", "Measure: 1 water glass = 200 ml" */
 export const DEFINITION =
   /\bas (?:your|a|the|one) measure\b|\b(?:cups?|glass|mug|katori|tbsp|tablespoons?|tsp|teaspoons?|spoons?)\)?\s*(?:[:=]|is|are|means|equals)\s*(?:about )?\d/i
@@ -112,6 +116,8 @@ export interface Features {
   counted: boolean
   /** "icing sugar, to dust". */
   usedFor: boolean
+  /** "chopped pistachios". */
+  prepared: boolean
   /** "1 cup = 240 ml": says what a measure holds. */
   definition: boolean
   /** Says what is baked. */
@@ -188,6 +194,7 @@ export function featuresOf(row: Row): Features {
         text,
       ),
     usedFor: s.mentions.length > 0 && s.mentions[0]!.from <= 3 && words.length <= 10 && USED_FOR.test(text),
+    prepared: s.mentions.length > 0 && words.length <= 10 && !/[.!?:]$/.test(text) && PREPARED.test(text),
     definition: DEFINITION.test(text),
     bake: BAKE.test(text),
     role: roleOf(text) !== undefined,

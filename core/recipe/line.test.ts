@@ -103,4 +103,20 @@ describe('reading an ingredient line', () => {
     expect(line.grams.best).toBeGreaterThanOrEqual(low)
     expect(line.grams.best).toBeLessThanOrEqual(high)
   })
+
+  it.each([
+    ['2 oranges, zest of both and juice of 1', 10, 85],
+    ['3 limes, zest of 2, juice of all', 6, 90],
+    ['2 clementines: zest of 1, juice of both', 5, 70],
+    ['zest of 2 lemons (keep the juice for the syrup)', 10, 0],
+  ])('%s: each has its own count, and the fruit is not taken beside them', (text, zest, juice) => {
+    const { lines } = readLine(text, 'uk')
+    const grams = (of: RegExp) => lines.filter((l) => of.test(l.ingredient!)).reduce((sum, l) => sum + l.grams.best, 0)
+    expect([grams(/^zest$/), grams(/juice/), grams(/^(?:orange|clementine)$/)].map(Math.round)).toEqual([zest, juice, 0])
+  })
+
+  it('what comes by the spoon goes on so', () => {
+    const { lines } = readLine('2 teaspoons powder, two of ginger, one salt', 'uk')
+    expect(lines.at(-1)).toMatchObject({ ingredient: 'salt', quantity: { unit: 'tsp' } })
+  })
 })

@@ -40,7 +40,7 @@ export const withoutBullet = (text: string): string => {
 const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|wish|desired|want|using)\b|\bif u like\b/i
 /** Said without an amount because none is meant. */
 const NO_AMOUNT =
-  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired|(?:dusting|sprinkling|scattering|scraping|grating) of)\b/i
+  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired|(?:dusting|sprinkling|scattering|scraping|grating) of)\b|^(?:chopped|toasted|crushed|flaked|slivered|candied|shaved) (?:\p{L}+ ){0,2}(?:nuts|almonds|hazelnuts|walnuts|pecans|pistachios|peanuts|flakes|petals)\b/iu
 
 const CITRUS = ['lemon', 'lime', 'orange', 'grapefruit', 'clementine', 'mandarin', 'tangerine', 'nimbu'] as const
 /** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
@@ -57,6 +57,8 @@ const JUICE: Readonly<Record<string, number>> = {
 const JUICE_SIZE: Readonly<Record<string, number>> = { small: 0.75, medium: 1, large: 1.25 }
 const SKIN = ['zest', 'zested', 'rind', 'peel', 'skin']
 const PRESSED = ['juice', 'juiced']
+/** "zest of 2 limes (save the juice!)": for another part, which names it. */
+const KEPT_BACK = /\b(?:save|reserve|keep|set aside)\b[^,;]{0,20}\bjuice\b/i
 /** Zest of a lime weighs less than that of a lemon or orange. */
 const LIME_ZEST = 0.6
 
@@ -162,12 +164,17 @@ function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?:
   if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass'))
     return undefined
   const zest = SKIN.some((w) => words.has(w))
-  const juice = PRESSED.some((w) => words.has(w))
+  const juice = PRESSED.some((w) => words.has(w)) && !(zest && KEPT_BACK.test(text))
   if (!zest && !juice) return undefined
-  // "1 lemon, zested, ½ juiced": each has the count that stands before it.
+  // "1 lemon, zested, ½ juiced", "zest of both and juice of 1": each has the count that stands with it.
   const countOf = (of: readonly string[]): number => {
     const own = s.measures.find(
-      (m) => m.from >= item.from && m.to <= item.to && m.unit.kind === 'piece' && of.includes(s.tokens[m.to]?.word ?? ''),
+      (m) =>
+        m.from >= item.from &&
+        m.to <= item.to &&
+        m.unit.kind === 'piece' &&
+        (of.includes(s.tokens[m.to]?.word ?? '') ||
+          (m !== item.group?.base && s.tokens[m.from - 1]?.word === 'of' && of.includes(s.tokens[m.from - 2]?.word ?? ''))),
     )
     const m = own ?? item.group?.base
     return m ? (m.low + m.high) / 2 : 1
@@ -358,7 +365,7 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
   if (sub) return linesOf(sub, own, region, options)
   const lines: Line[] = []
   const questions: ReadLine['questions'] = []
-  const items = itemsIn(s, options)
+  const items = partsOfOneFruit(s, itemsIn(s, options))
   let fruit: string | undefined
   for (const item of items) {
     const t = s.tokens
@@ -395,6 +402,15 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
     })
   }
   return { lines, questions }
+}
+
+/** "2 oranges, zest of both and juice of 1": the fruit is not taken beside its own zest and juice. */
+function partsOfOneFruit(s: Scan, items: Item[]): Item[] {
+  const [whole, ...rest] = items
+  const only = (item: Item, words: readonly string[]) => item.mention?.words.every((w) => words.includes(w)) ?? false
+  const own = rest.length > 0 && rest.every((x) => only(x, [...SKIN, ...PRESSED]) && (!x.group || x.group.base.unit.kind === 'piece'))
+  if (!own || whole?.group?.base.unit.kind !== 'piece' || !only(whole, CITRUS)) return items
+  return [{ from: whole.from, to: s.tokens.length, group: whole.group, score: whole.score, bare: false }]
 }
 
 /** The words of an item without the joints at its ends. */

@@ -281,4 +281,48 @@ describe('what looks like something else', () => {
     )
     expect(method).toEqual(['Whisk the eggs and sugar.', 'Fold in the flour.', 'Bake at 180 C for 25 minutes.'])
   })
+
+  it('what is prepared and has no amount is a thing, not a step, and nobody is asked how much of it', () => {
+    const { recipe, questions } = answer('parse', { text: `${LIST}\ntoasted flaked almonds & candied violets${METHOD}`, region: 'uk' })
+    expect(recipe.parts[0]!.lines.map((l) => l.ingredient)).toContain('almond')
+    expect(recipe.method).toHaveLength(1)
+    expect(questions).toEqual([])
+  })
+
+  it('"Tip into the tin" is a step and no tip', () => {
+    expect(parse(`${LIST}\n\nMethod\nWhisk it all.\nTip into the tin and level.\nBake at 180 C for 25 minutes.`).method).toHaveLength(3)
+    expect(parse(`${LIST}${METHOD}\nTip: serve it warm.`).method).toHaveLength(1)
+  })
+
+  it('a heat on the other scale is no amount of cups', () => {
+    const { parts } = parse(`${LIST}\n\nMethod\nWhisk the eggs and sugar over hot water to 149F (65C). Fold in the flour. Bake.`, 'us')
+    expect(parts.flatMap((p) => p.lines)).toHaveLength(3)
+  })
+
+  it('"Fat and flour for the mould" heads nothing', () => {
+    expect(parse(`${LIST}\nfat and flour for the mould\nicing sugar for dusting${METHOD}`).parts).toHaveLength(1)
+  })
+
+  it('an icing that a letter tells behind its method is a part, and the letter’s greeting no title', () => {
+    const { parts, title } = parse(
+      `Dear Jo,\n\nPlain cake\n200 g flour\n2 eggs\n150 g sugar\n100 g butter${METHOD}\n\nThe icing I use is 50 g butter, 200 g icing sugar and 2 tbsp milk.`,
+    )
+    expect(title).toBe('Plain cake')
+    expect(parts.map((p) => [p.name, p.lines.length])).toEqual([
+      ['Cake', 4],
+      ['Icing', 3],
+    ])
+  })
+
+  it('bread is bread, and a pudding of it needs nothing to raise it', () => {
+    const text =
+      'Bread pudding\n400 g stale white bread\n350 ml milk\n2 eggs\n100 g suet\n150 g brown sugar\n200 g raisins\n\nMethod\nPour the milk over the bread and leave it an hour. Stir in everything else. Bake in a 20 cm square tin at 180 C for 75 minutes.'
+    expect(ids(text)[0]).toBe('bread')
+    expect(answer('balance', { text, region: 'uk' }).findings.filter((f) => f.severity === 'fault')).toEqual([])
+  })
+
+  it('whites, sugar and butter are an icing, whatever letters head them', () => {
+    const { parts } = parse(`${LIST}\n\nIMB\n120 g egg whites\n240 g sugar\n300 g butter${METHOD}`)
+    expect(parts[1]!.role).toBe('frosting')
+  })
 })

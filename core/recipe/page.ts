@@ -285,7 +285,10 @@ export function readPage(text: string, region: Region): Page {
     if (c.label !== 'ingredient') order()
     switch (c.label) {
       case 'title':
-        title ||= c.text.replace(/^[#*\s]+|:$/g, '').slice(0, 200)
+        title ||= c.text
+          .replace(/^[#*\s]+|:$/g, '')
+          .replace(/^(?:(?:subject|fwd?|re)\s*:\s*)+(?=\S)/i, '')
+          .slice(0, 200)
         meta.push(c.text)
         break
       case 'ingredients-heading': {
@@ -404,6 +407,8 @@ const OF_TIN =
   /^\W*(?:lightly |generously |well )?(?:butter|grease|oil|line|flour|dust|spray)\b.*\b(?:tins?|pans?|mou?lds?|trays?|dish|ramekins?|basins?)\b/i
 const AGAIN = /\b(?:of )?(?:the|this|it|remaining|rest|other|half|reserved)\b/i
 
+const LABELLED =
+  /^\s*(?:for the |the |my )?(\p{L}[\p{L} ]{2,24}?)(?::| (?:(?:i|we) (?:use|make|like|do) |that (?:i|we) use )?(?:is|are)(?: just| simply)?)\s+(?=[\d¼½¾⅓⅔⅛])/iu
 /** Amounts that stand only in sentences: a page without a list, or a thing that the list forgot. */
 function takeFromSentences(classified: readonly Classified[], build: Builder, method: string[]): void {
   const known = build.parts.flatMap((p) => p.lines).filter((l) => l.ingredient)
@@ -435,19 +440,20 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
   for (const c of classified) {
     if (c.label === 'method-heading') above = undefined
     else if (c.label === 'ingredient') above = build.parts.find((p) => p.lines.some((l) => l.text === c.text)) ?? above
-    if (c.label === 'step')
+    if (c.label === 'step' || c.label === 'note' || c.label === 'intro')
       for (const sentence of sentencesOf(c.text)) {
-        // "Frosting: 8 oz cream cheese, ½ cup butter": a list of its own, under its own name.
-        const labelled = /^\s*(?:for the |the )?(\p{L}[\p{L} ]{2,24}):\s+(?=[\d¼½¾⅓⅔⅛])/iu.exec(sentence)
+        // "Frosting: 8 oz cream cheese, ½ cup butter", "The icing I use is 3 tbsp butter …": a list under its own name.
+        const labelled = LABELLED.exec(sentence)
         const own =
           labelled && roleOf(labelled[1]!) ? build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && measured(l)) : []
         if (own.length > 1) {
           const name = capital(labelled![1]!.trim())
           build.select(build.parts.find((p) => p.name.toLowerCase() === name.toLowerCase()) ?? build.open(name))
           build.put({ lines: own, questions: [] }, true)
+          if (c.label !== 'step') method.push(sentence)
           continue
         }
-        if (CONDITIONAL.test(sentence) || OF_TIN.test(sentence)) continue
+        if (c.label !== 'step' || CONDITIONAL.test(sentence) || OF_TIN.test(sentence)) continue
         const lines = build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && !AGAIN.test(l.text) && measured(l))
         // A sentence that brings one thing that the list lacks brings its company too.
         const listed = above && above !== last ? above.lines : known

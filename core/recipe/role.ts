@@ -74,7 +74,10 @@ export function looksLikeIcing(p: Part): boolean {
     p.lines,
     (id) => id.startsWith('chocolate') || id.startsWith('cream-') || id === 'plant-cream' || id === 'coconut-cream',
   )
-  return p.lines.length > 0 && flour < 0.08 && (icing > 0.3 || ganache > 0.7)
+  // Whites and sugar whipped with butter, by whatever name or letters.
+  const butter = shareOf(p.lines, (_, kind) => kind === 'fat')
+  const whites = has(p, /^egg-white/) && has(p, /^sugar/) && !has(p, FLOURS)
+  return p.lines.length > 0 && flour < 0.08 && (icing > 0.3 || ganache > 0.7 || (whites && butter > 0.3))
 }
 
 /** What its name promises, corrected by what is in it. */
@@ -109,8 +112,8 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
     return 'filling'
   // A glaze without icing sugar or chocolate is poured on to soak in.
   if (
-    named === 'frosting' &&
-    /glaze/.test(name) &&
+    (named === 'frosting' || named === 'topping') &&
+    /glaze|drizzle/.test(name) &&
     !has(p, /sugar-icing|chocolate|cocoa|jam|gelatin/) &&
     has(p, /sugar|syrup|honey/) &&
     has(p, /water|juice|butter|spirit/)
@@ -124,10 +127,10 @@ function roleByContents(p: Part, parts: readonly Part[]): Role | undefined {
       has(p, /^egg-white/))
   )
     return 'batter'
-  // Fruit with a little sugar goes between or on top.
+  // Fruit with a little sugar, thickened or not, goes between or on top.
   if (
     named === undefined &&
-    !flour &&
+    !has(p, /^flour|semolina|cake-mix|oats/) &&
     !has(p, /^egg/) &&
     shareOf(p.lines, (id, kind) => kind === 'fruit' && !id.startsWith('fruit-puree')) > 0.6
   )

@@ -216,7 +216,13 @@ function soften(findings: Finding[], asked: Partial<Record<Banded, Band>>, metri
 }
 
 function titleOf(c: Combination, region: Region): string {
-  const standIns = [...new Set([...c.standIns.values()].map((t) => nameOf(need(t.brings[0]!.ingredient), region)))]
+  // A school that has its title already is not said again by what it brings elsewhere.
+  const told = new Set(c.changes.map((x) => x.change.id))
+  const standIns = [
+    ...new Set(
+      [...c.standIns.values()].filter((t) => !t.school || !told.has(t.school)).map((t) => nameOf(need(t.brings[0]!.ingredient), region)),
+    ),
+  ]
   const words = [c.egg?.title, ...c.changes.map((x) => x.change.title), ...standIns].filter((t): t is string => Boolean(t))
   return (
     words

@@ -44,7 +44,7 @@ describe('what is rewritten goes into the bowl that is meant', () => {
 
   it('two flours that become one say how much goes where', () => {
     const text =
-      'Semolina cake\n170 g semolina\n30 g plain flour\n90 g sugar\n250 g mango pulp\n60 g yogurt\n70 ml oil\n1 tsp baking powder\nMethod\nMix the semolina, mango, yogurt, oil and sugar and leave for 20 minutes. Sift in the flour and baking powder. Bake at 170 C for 40 minutes.'
+      'Spelt cake\n170 g spelt flour\n30 g plain flour\n90 g sugar\n250 g mango pulp\n60 g yogurt\n70 ml oil\n1 tsp baking powder\nMethod\nMix the spelt flour, mango, yogurt, oil and sugar and leave for 20 minutes. Sift in the plain flour and baking powder. Bake at 170 C for 40 minutes.'
     expect(words(text, ['gluten-free'])).toMatch(/\d+ g of the gluten-free flour[^]*\d+ g of the gluten-free flour/)
   })
 
@@ -84,5 +84,56 @@ describe('meringues', () => {
     const text =
       'Almond torte\n6 eggs\n540 g sugar\n200 g ground almonds\nMethod\nWhisk the eggs and sugar until thick. Fold in the almonds. Bake in a 23 cm tin at 170 C for 40 minutes.'
     expect(answer('balance', { text, region: 'uk' }).findings.some((f) => f.code === 'over-sugared' && f.severity !== 'note')).toBe(true)
+  })
+})
+
+describe('what stands for crumbs, grits, leaves and soured milk', () => {
+  it('semolina is replaced by grits, and flour beside it by flour', () => {
+    const text =
+      'Semolina cake\n200 g fine semolina\n150 g sugar\n250 g yogurt\n80 ml oil\n2 tsp baking powder\nMethod\nMix the semolina, sugar and baking powder. Stir in the yogurt and oil. Bake in a 20 cm tin at 180 C for 35 minutes.'
+    expect(
+      first(text, ['gluten-free'])
+        .lines.filter((l) => l.to > 0)
+        .map((l) => l.ingredient),
+    ).toContain('flour-cornmeal')
+    expect(words(text, ['gluten-free'])).not.toMatch(/semolina/)
+  })
+
+  it('a crust is never made of starch alone', () => {
+    const text =
+      'Cheesecake\nPastry\n220 g plain flour\n130 g butter\n1 egg yolk\n\nFilling\n500 g cream cheese\n3 eggs\n120 g sugar\n30 g fresh breadcrumbs\nMethod\nRub the butter into the flour, bind with the yolk and line a 23 cm tin. Beat the filling, stir in the crumbs and pour in. Bake at 170 C for 50 minutes.'
+    const crust = first(text, ['eggless', 'gluten-free']).lines.filter((l) => l.partIndex === 0 && l.to > 50)
+    expect(crust.map((l) => l.ingredient)).toContain('flour-gf-blend')
+    expect(words(text, ['eggless', 'gluten-free'])).toMatch(/crumbs/)
+  })
+
+  it('crumbs that coat a tin suit the table too', () => {
+    const text =
+      'Sticky cake\n2 eggs\n250 g sugar\n90 g flour\n100 g butter, melted\n30 g cocoa\nbreadcrumbs for the tin\nMethod\nButter a 22 cm tin and coat with breadcrumbs. Stir the eggs and sugar, mix in the rest. Bake at 175 C for 20 minutes.'
+    expect(words(text, ['gluten-free'])).toMatch(/coat with gluten-free breadcrumbs/)
+  })
+
+  it('milk that was soured does not go in a second time', () => {
+    const text =
+      'Loaf\n175 g self-raising flour\n175 g butter\n175 g sugar\n3 eggs\n3 tbsp milk\nMethod\nPut the flour, butter, sugar, eggs and milk in a bowl and beat until smooth. Bake in a 900 g loaf tin at 180 C for 45 minutes.'
+    const option = answer('reformulate', { text, region: 'uk', goals: ['eggless'], schools: { use: ['soured-milk-soda'], exclude: [] } })
+      .options[0]!
+    const told = option.method.map((m) => m.text).join('\n')
+    expect(told).toMatch(/soured milk/)
+    expect(told).not.toMatch(/and milk in a bowl/)
+  })
+
+  it('agar is not squeezed out', () => {
+    const text =
+      'Set cheesecake\nBase\n200 g digestive biscuits\n90 g butter\n\nFilling\n400 g cream cheese\n100 g sugar\n\nTop\n200 ml orange juice\n30 g sugar\n3 leaves gelatine\nMethod\nCrush the biscuits with the butter and press in a 20 cm tin. Beat the cheese and sugar and spread over. Soak the gelatine in cold water 5 minutes. Warm the juice and sugar, squeeze out the gelatine and stir it in. Pour over and chill 3 hours.'
+    const told = words(text, ['vegan'])
+    expect(told).toMatch(/agar/)
+    expect(told).not.toMatch(/squeeze|soak/i)
+  })
+
+  it('cookies stay cookies', () => {
+    const text =
+      'Cheesecake\nBase\n200 g cookies\n90 g butter\n\nFilling\n500 g cream cheese\n2 eggs\n100 g sugar\nMethod\nCrush the cookies, mix with the butter and press in a 20 cm tin. Beat the cheese, eggs and sugar and pour over. Bake at 160 C for 45 minutes.'
+    expect(words(text, ['gluten-free'])).toMatch(/gluten-free cookies/)
   })
 })

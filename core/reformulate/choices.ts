@@ -4,10 +4,11 @@ import { HARD_NEEDS, type HardNeed, type Ingredient } from '../pantry/ingredient
 import { ingredientOf, nameOf, need } from '../pantry/pantry'
 import type { Region } from '../measure/region'
 import type { ChangeSchool } from '../swaps/change'
+import { isWheatFlour } from '../swaps/gluten/flour'
 import type { SchoolId } from '../swaps/ids'
 import type { School } from '../swaps/school'
 import { CHANGES, SCHOOLS } from '../swaps/schools'
-import { EGG_OUTSIDE_BATTER, FLOUR_OUTSIDE_BATTER, standInsFor, type StandIn } from '../swaps/standins'
+import { EGG_OUTSIDE_BATTER, FLOUR_IN_DOUGH, FLOUR_OUTSIDE_BATTER, standInsFor, type StandIn } from '../swaps/standins'
 import { schoolForSweetener } from '../swaps/sugar/sweeteners'
 import { noLeavener, nudgeSchool, wantSchool } from '../swaps/want/wants'
 import { forbidden, type Rules } from './allowed'
@@ -52,8 +53,7 @@ export const hardNeeds = (goals: readonly Goal[]): HardNeed[] =>
   goals.filter((g): g is HardNeed => (HARD_NEEDS as readonly string[]).includes(g))
 
 /** Flours of the batter change together, by a school; elsewhere and in crumbs each has its stand-in. */
-const isBatterFlour = (p: Place): boolean => p.inBatter && (p.ingredient.kind === 'flour' || p.ingredient.kind === 'starch')
-const holdsGluten = (i: Ingredient): boolean => Boolean(i.contains?.includes('gluten'))
+const isBatterWheat = (p: Place): boolean => p.inBatter && isWheatFlour(p.ingredient)
 
 /**
  * Everything that is asked of a recipe, slot by slot.
@@ -97,7 +97,7 @@ export function slotsOf(
   const asks = (all: readonly ChangeSchool[]) => all.some((c) => c.id !== null && named.has(c.id))
   const goal = (g: SoftGoal) => asked.goals.includes(g)
   const share = (g: SoftGoal) => asked.amount[g] ?? USUAL_SHARE[g] ?? 0.5
-  const wheat = s.places.filter((p) => isBatterFlour(p) && holdsGluten(p.ingredient))
+  const wheat = s.places.filter(isBatterWheat)
   const wheatGoes = wheat.some((p) => forbidden(p.ingredient, rules))
   // The fat of nuts sinks a foam that has none: an angel cake stays one on starch.
   const fatless = s.family === 'foam' && (s.metrics.fatPct ?? 0) < FATLESS && !named.has('nut-flour')
@@ -153,13 +153,15 @@ function standInMenus(
   const allowedOf = new Map<readonly StandIn[], readonly StandIn[]>()
   for (const p of s.places) {
     if (p.ingredient.kind === 'egg' && p.inBatter && eggsGo) continue
-    if (isBatterFlour(p) && wheatGoes && holdsGluten(p.ingredient)) continue
+    if (isBatterWheat(p) && wheatGoes) continue
     const id = p.ingredient.id
     const outside = !p.inBatter
       ? p.ingredient.kind === 'egg'
         ? EGG_OUTSIDE_BATTER[id]
-        : isFlour(p.ingredient) && holdsGluten(p.ingredient)
-          ? FLOUR_OUTSIDE_BATTER
+        : isWheatFlour(p.ingredient)
+          ? s.places.some((x) => x.ingredient.id === id && isDough(s, x))
+            ? FLOUR_IN_DOUGH
+            : FLOUR_OUTSIDE_BATTER
           : undefined
       : undefined
     const table = outside ?? standInsFor(p.ingredient)
@@ -195,6 +197,15 @@ function standInMenus(
     menus.set(allowed, ids)
   }
   return [...menus].map(([choices, ids]) => ({ ids, choices }))
+}
+
+/** From this share of flour on a part outside the batter is a dough or a crumble; below it, flour only thickens. */
+const DOUGH = 0.25
+function isDough(s: Situation, p: Place): boolean {
+  if (p.inBatter) return false
+  const own = s.places.filter((x) => x.part === p.part && x.batch === p.batch)
+  const grams = (list: readonly Place[]) => list.reduce((sum, x) => sum + x.grams, 0)
+  return grams(own.filter((x) => isFlour(x.ingredient))) >= DOUGH * grams(own)
 }
 
 const isFlour = (i: Ingredient): boolean => i.kind === 'flour' || i.kind === 'starch'

@@ -1,3 +1,4 @@
+import { isWheatFlour } from '../swaps/gluten/flour'
 import { emptyMass, type Mass } from '../balance/mass'
 import type { Band, Banded, Family } from '../balance/families'
 import { isCake, modelOf } from '../balance/metrics'
@@ -43,6 +44,8 @@ export const EGG_UNIT = 50
 /** More than one egg to 40 g flour is foam, which a carrier cannot replace gram by gram. */
 const FLOUR_PER_EGG = 40
 
+/** How far each of several things that stand in together may move from its share. */
+const TOGETHER = 0.15
 /** Below this share of the flour an eggless crumb wants fat (low end of its band, science §3). */
 const LEAN = 0.3
 /** Families whose eggless form is raised by leavener. */
@@ -203,9 +206,7 @@ export function draft(
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
   const standInFor = (place: Place): StandIn | undefined =>
-    byGluten && ['flour', 'starch'].includes(place.ingredient.kind) && place.ingredient.contains?.includes('gluten')
-      ? undefined
-      : combination.standIns.get(place.ingredient.id)
+    byGluten && isWheatFlour(place.ingredient) ? undefined : combination.standIns.get(place.ingredient.id)
   const leaving: Place[] = []
   for (const place of situation.places) {
     if (!place.main) continue
@@ -236,11 +237,13 @@ export function draft(
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
       const f = kept(freedomOf(need(b.ingredient), grams, flour, foamLost), need(b.ingredient), grams)
+      // What stands in together stays together: each near its own share.
+      const together = standIn.brings.length > 1 && !f.fixed
       bring(
         need(b.ingredient),
-        f.fixed ? grams : f.low,
+        f.fixed ? grams : together ? Math.max(f.low, grams * (1 - TOGETHER)) : f.low,
         grams,
-        f.fixed ? grams : f.high,
+        f.fixed ? grams : together ? Math.min(Math.max(f.high, grams), grams * (1 + TOGETHER)) : f.high,
         // Weight for weight, but a whole packet need not be cut open for a few grams.
         f.fixed ? Math.max(1, grams * 0.03) : f.give,
         [place.ingredient.id],

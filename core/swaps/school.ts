@@ -37,6 +37,10 @@ export interface AddedStep {
   minutes?: number
   /** Lets the batter stand: not for a whipped one, which falls. */
   rests?: boolean
+  /** It warns, and does nothing to the batter. */
+  warns?: true
+  /** All of its `{carrier}` goes into a bowl of its own here, and into the batter from there. */
+  mixes?: true
 }
 
 /**

@@ -125,13 +125,26 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   almond: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   pistachio: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
   peanut: [one('sunflower-seed', null, 'Toasted seeds for crunch.', 0.8)],
+  semolina: [
+    {
+      school: 'gf-flours',
+      brings: [
+        { ingredient: 'flour-cornmeal', ratio: 0.75 },
+        { ingredient: 'flour-rice', ratio: 0.25 },
+        { ingredient: 'xanthan-gum', ratio: 0.004 },
+      ],
+      why: 'Fine polenta has the grit; rice flour and a little gum bind it.',
+    },
+    one('flour-gf-blend', 'gf-blend', 'A gluten-free blend: no grit, and a closer crumb.'),
+  ],
+  breadcrumbs: [one('breadcrumbs-gf', null, 'Crumbs of gluten-free bread, weight for weight.')],
+  bread: [one('bread-gf', null, 'Gluten-free bread soaks faster and falls apart sooner.')],
   'biscuit-crumbs': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits, crushed.')],
   'sandwich-cookies': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits; the cream goes missing.')],
   'sandwich-cookie-shells': [one('biscuit-crumbs-gf', null, 'Gluten-free biscuits, crushed.')],
   'cake-mix': [one('cake-mix-gf', null, 'A gluten-free box.')],
   'cake-mix-white': [one('cake-mix-gf', null, 'A gluten-free box.')],
   beer: [one('coffee-brewed', null, 'Strong coffee keeps the bitterness.', 0.95), one('sparkling-water', null, 'Sparkling water.', 0.95)],
-  semolina: [one('flour-cornmeal', null, 'Fine cornmeal has the same bite.')],
   lard: [
     one('plant-butter-block', 'plant-butter', 'A firm plant fat creams and rubs in as lard does.', 1.2),
     one('oil-coconut', 'coconut', 'Firm in a cool kitchen.'),
@@ -221,11 +234,16 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   'sugar-white': [one('sugar-brown', null, 'Brown sugar: darker, a little moister.')],
 }
 
-/** Wheat outside a batter (crusts, cooked icings, crumbles), where it thickens or is bound by fat. */
-export const FLOUR_OUTSIDE_BATTER: readonly StandIn[] = [
+/** Wheat of crusts and crumbles, where fat binds it. */
+export const FLOUR_IN_DOUGH: readonly StandIn[] = [
   one('flour-gf-blend', 'gf-blend', 'A gluten-free blend, weight for weight.'),
-  one('cornstarch', 'gf-flours', 'Cornflour thickens with half as much.', 0.5),
   one('flour-rice', 'gf-flours', 'Rice flour, a little sandier.'),
+]
+/** Wheat that thickens, as in cooked icings and creams. */
+export const FLOUR_OUTSIDE_BATTER: readonly StandIn[] = [
+  FLOUR_IN_DOUGH[0]!,
+  one('cornstarch', 'gf-flours', 'Cornflour thickens with half as much.', 0.5),
+  FLOUR_IN_DOUGH[1]!,
 ]
 
 /** Eggs outside a batter (custards, curds, meringue icings), where setting or foam is all they do. */

@@ -116,6 +116,8 @@ export const AFTER: readonly Rule[] = [
       /^(?:drop|tip|put|add|throw)$/.test(c.verb) &&
       /^\w+ in\b/.test(c.text) &&
       /^(?:simmer|melt|mix|foam|cream|infuse)$/.test(c.before ?? '') &&
+      // "Tip in tin"
+      !/^\w+ in (?:an? |the |your |its )?(?:\w+ ){0,2}(?:tins?|pans?|mou?lds?|tray)\b/.test(c.text) &&
       !OVER.test(c.text),
   ],
   // What raises, or flour in quantity, is sprinkled into a mix and never on a cake.

@@ -44,7 +44,7 @@ export const BAKING: readonly Rule[] = [
       (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'other' || c.verb === 'cover') &&
       (c.hasHeat ||
         says(c, /\b(?:low heat|slow heat|medium heat|oven|flame|lid|cooker|degrees|gas|coals?|charcoal)\b/) ||
-        (c.verb === '' && !says(c, /\b(?:rest|fridge|cool|chill|stand)\b/))),
+        (c.verb === '' && !says(c, /\b(?:rest|fridge|freezer|cool|chill|stand)\b/))),
   ],
   [
     'bake',
@@ -74,7 +74,7 @@ export const BAKING: readonly Rule[] = [
   // "In the tin, in the oven, 55–60 mins."
 
   ['bake', (c) => c.verb === '' && c.places.has('oven') && c.minutes >= 5 && c.ids.length === 0 && !says(c, /\b(?:off|out of)\b/)],
-  ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text)],
+  ['bake', (c) => c.minutes > 0 && /(?:^|, )(?:and )?back in\b/.test(c.text) && !c.places.has('fridge') && !c.places.has('freezer')],
   [
     'bake',
     (c) =>

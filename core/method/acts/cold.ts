@@ -5,7 +5,8 @@ export const COLD: readonly Rule[] = [
   [
     'freeze',
     (c) =>
-      c.cls === 'freeze' || (c.places.has('freezer') && (c.cls === 'put' || c.cls === 'wait' || c.cls === 'chill' || c.cls === 'cool')),
+      c.cls === 'freeze' ||
+      (c.places.has('freezer') && (c.cls === 'put' || c.cls === 'wait' || c.cls === 'chill' || c.cls === 'cool' || c.cls === '')),
   ],
   [
     'chill',

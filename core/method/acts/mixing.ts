@@ -176,6 +176,16 @@ export const MIXING: readonly Rule[] = [
         /^(?:pour|add|tip|scrape) in (?:the )?(?:\w+ ){0,2}(?:butter|oil|milk|cream|egg|yolk|chocolate|wet|liquid|hot|warm|sugar|syrup) mixture\b/,
       ),
   ],
+  // "Make a well, pour in the jug": what the jug holds.
+  [
+    'mix',
+    (c) =>
+      c.cls === 'put' &&
+      c.ids.length === 0 &&
+      !c.filled &&
+      !c.baked &&
+      says(c, /^(?:and |then )?\w+ in (?:the |that )?(?:jug|bowl|wet|liquid|contents)\b/),
+  ],
   // "Pour half in, beat a minute, add the rest": into the bowl.
   [
     'mix',

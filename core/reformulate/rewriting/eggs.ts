@@ -241,7 +241,7 @@ export function eggMention(
     return drop(sheet, work, np, clause, m, found.ingredient)
   }
   // "Eggs in one by one": the little word goes along.
-  const manner = /^(\s+in)?,?\s*(?:one (?:at a time|by one|after (?:the other|another))|singly|individually|one by one)/i.exec(
+  const manner = /^(\s+in)?,?\s*(?:(?:one|1) (?:at a time|by (?:one|1)|after (?:the other|another))|singly|individually)/i.exec(
     work.text.slice(np.to),
   )
   const beaten = /^,?\s*(?:lightly )?(?:beaten|whisked|separated)\b/i.exec(work.text.slice(np.to))

@@ -49,8 +49,18 @@ function boilAgar(sheet: Sheet, agar: OptionLine) {
         return
       }
       if (use && work === use.work && clause === use.clause) {
+        // "squeeze out the gelatine and stir it in": agar is taken as it is.
+        if (HANDLED.has(c.verb)) {
+          retell(w, c, `take the still warm ${name}`, WHY)
+          return
+        }
         const np = phraseOf(w.scan, gelatine(w, c)!)
         w.edits.push({ from: np.from, to: np.to, words: `${/^the /i.test(w.text.slice(np.from)) ? 'the ' : ''}still warm ${name}` })
+        return
+      }
+      const dried = use && work === use.work && clause === use.clause + 1 && DRIED.test(w.text.slice(...c.span))
+      if (dried && HANDLED.has(clauseAt(use).verb)) {
+        removeClause(w, clause, WHY)
         return
       }
       const between = before(named[0]!, at) && use !== undefined && before(at, use)
@@ -60,6 +70,11 @@ function boilAgar(sheet: Sheet, agar: OptionLine) {
     }),
   )
 }
+
+/** What is done with a soaked leaf before it goes in. */
+const HANDLED: ReadonlySet<string> = new Set(['squeeze', 'lift', 'wring', 'drain', 'remove', 'take'])
+
+const DRIED = /^\s*(?:and )?(?:wring|squeeze|shake|pat) (?:it|them)\b/i
 
 const within = (c: Clause, at: number): boolean => at >= c.span[0] && at < c.span[1]
 

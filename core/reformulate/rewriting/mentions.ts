@@ -21,6 +21,9 @@ export function renameAll(sheet: Sheet, work: Work): void {
       // One fat for another is called by its name.
       if (kind === 'swapped' && by.length === 1 && /^fats?$/i.test(work.text.slice(...x.span)))
         work.edits.push({ from: x.span[0], to: x.span[1], words: sheet.name(by[0]!.ingredient) })
+      // So is what only differs by being free of gluten.
+      if (by.length === 1 && by[0]!.ingredient === `${x.ingredient}-gf` && !sheet.isSaid(by[0]!))
+        work.edits.push({ from: x.span[0], to: x.span[0], words: 'gluten-free ' })
       for (const l of by) {
         sheet.collected.add(l)
         sheet.say(l)
@@ -33,7 +36,8 @@ export function renameAll(sheet: Sheet, work: Work): void {
     const found = sheet.lineOf(work, m)
     // "If the top is white": a colour, not a thing.
     if (found && !found.thing && t.word === 'white') continue
-    if (!found) besideTheRecipe(sheet, work, m)
+    // "coat with breadcrumbs": what no line holds, or none with an amount.
+    if (!found || sheet.weighsNothing(found)) besideTheRecipe(sheet, work, m)
     if (!found || swallowed(t.from, to)) continue
     const fate = sheet.fateOf(found.part, found.ingredient)
     if (fate.kind === 'kept') {
@@ -90,7 +94,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
 }
 
 /** Acts that bring to the table what no line of the recipe holds. */
-const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate'])
+const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate', 'ready-tin'])
 
 /** "Serve with whipped cream": what stands in no line must suit the table too. */
 function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
@@ -162,7 +166,7 @@ function swapFor(
   const at = work.scan.tokens[m.from]!.from
   if (amount) work.edits.push({ from: np.from, to: np.to, words: `${amount}${names.join('')}` })
   else {
-    const sorts = /\b(?:unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
+    const sorts = /\b(?:two|three|four|both|unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
     // "the yogurt" becomes "140 g of the yogurt".
     const counted = /^[\d¼½¾⅓⅔⅛⅜⅝⅞]/.test(names[0]!) && names.length === 1
     // "half of the buttermilk" is half of what stands for it.
@@ -188,6 +192,10 @@ function shareWritten(sheet: Sheet, b: OptionLine, id: string, together: Readonl
 /** The baker's own word where the new thing is of its kind: "gluten-free cookies", "soy yoghurt". */
 function asWritten(sheet: Sheet, id: string, from: string, own: string): string {
   if (id === `${from}-gf`) return `gluten-free ${own}`
+  // "cookies" stay cookies, also where the pantry files both under their crumbs.
+  const last = own.split(/\s+/).at(-1)!.toLowerCase()
+  const called = id.endsWith('-gf') && need(id).names.find((n) => n.split(' ').at(-1) === last)
+  if (called) return called
   const spelt = /yogh?ourt|yoghurt/i.exec(own)
   return spelt ? sheet.name(id).replace('yogurt', spelt[0].toLowerCase()) : sheet.name(id)
 }
@@ -207,14 +215,20 @@ function ownShare(
 ): boolean {
   // What is sifted together is one amount.
   const together = /^(?:leavener|flour|sugar|salt|fat|binder)$/.test(need(found.ingredient).kind)
-  if (!now.shares || together || !found.thing || !found.clause || !MIXING.has(found.clause.act)) return false
+  if (together || !found.thing || !found.clause || !MIXING.has(found.clause.act)) return false
+  const stirred = sheet.batterParts.has(found.part) && sheet.prepared.some((p) => p.holds === found.ingredient)
+  if (!now.shares && !stirred) return false
+  // "the last spoon of water" is a spoon of it still.
+  if (/\b(?:spoon(?:ful)?|splash|little|drops?|bit|dash) of (?:the )?$/i.test(work.text.slice(0, work.scan.tokens[m.from]!.from)))
+    return true
   const beside = new Set(found.clause.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])))
-  if (now.shares.every((x) => x.replaces.some((id) => beside.has(id)))) return false
+  if (!stirred && now.shares?.every((x) => x.replaces.some((id) => beside.has(id)))) return false
   const s = work.scan
   const limit = s.tokens.findIndex((x) => x.from >= found.clause!.span[0])
   const np = phraseOf(s, m, Math.max(limit, 0))
   const name = sheet.name(found.ingredient)
-  if (sheet.prepared.some((p) => p.of === sheet.r.egg?.id && p.role === 'prepare' && p.text.startsWith('Stir') && p.text.includes(name))) {
+  // All of it was stirred together first.
+  if (stirred) {
     drop(sheet, work, np, found.clause, m, found.ingredient)
     return true
   }

@@ -27,7 +27,7 @@ import {
 } from './sheet'
 
 /** Eggs that go in singly bear no company. */
-const ONE_BY_ONE = /^,?\s*(?:one (?:at a time|by one|after)|singly|individually)/i
+const ONE_BY_ONE = /^,?\s*(?:(?:one|1) (?:at a time|by (?:one|1)|after)|singly|individually)/i
 
 /** A spoonful, or what is only done if need be: not where a line goes in. */
 function aside(work: Work, c: Clause, t: LineThing): boolean {

@@ -66,7 +66,7 @@ export function restWith(sheet: Sheet): Sheet['resting'] {
 export function collectSchoolSteps(sheet: Sheet) {
   const { egg } = sheet.r
   const fried = sheet.works.some((w) => w.clauses.some((c) => c.act === 'fry')) && !sheet.lastBake()
-  const put = (s: AddedStep, told: string, of = '') => {
+  const put = (s: AddedStep, told: string, of = '', holds?: string) => {
     const text = fried ? told.replace('just before the tin', 'just before the first one is fried') : told
     if (s.rests && sheet.resting === 'no') return
     if (s.text.includes('{soda}') && !sheet.result('baking-soda')) return
@@ -75,12 +75,12 @@ export function collectSchoolSteps(sheet: Sheet) {
     const words = rest
       ? `Let the batter stand for 20 minutes. Only then sift the ${sheet.name('baking-soda')} over it and stir it in quickly.`
       : text
-    const role: StepRole = s.rests ? 'rest' : s.at === 'after' ? 'test' : s.at === 'last' && !s.text.startsWith('Stop') ? 'add' : 'prepare'
+    const role: StepRole = s.rests ? 'rest' : s.at === 'after' ? 'test' : s.at === 'last' && !s.warns ? 'add' : 'prepare'
     if (!sheet.prepared.some((p) => p.text === words))
-      sheet.prepared.push({ text: words, why: s.why, role, at: s.rests ? 'last' : s.at, of })
+      sheet.prepared.push({ text: words, why: s.why, role, at: s.rests ? 'last' : s.at, of, ...(holds && { holds }) })
   }
   for (const s of egg?.steps ?? []) {
-    put(s, sheet.fill(s.text), egg!.id)
+    put(s, sheet.fill(s.text), egg!.id, s.mixes && sheet.carrier(egg!.brings[0]?.any))
     if (s.text.includes('{acid}')) for (const l of sheet.r.lines) if (l.to > l.from && need(l.ingredient).kind === 'acid') sheet.say(l)
     if (s.text.includes('{tied}'))
       for (const x of egg!.brings[0]?.with?.[0]?.any ?? [])

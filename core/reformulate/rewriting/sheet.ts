@@ -62,6 +62,8 @@ export interface Prepared {
   at: AddedStep['at']
   /** The school that brings it. */
   of?: string
+  /** What goes all into a bowl of its own there. */
+  holds?: string
 }
 
 /** A clause of a step. */
@@ -218,6 +220,11 @@ export class Sheet {
 
   fateOf(part: number, id: string): Fate {
     return this.fates.get(key(part, id)) ?? { kind: 'kept', by: [] }
+  }
+
+  /** A line that names something without an amount, or for the tin alone: no sum moves it. */
+  weighsNothing(found: { part: number; ingredient: string }): boolean {
+    return !this.fates.has(key(found.part, found.ingredient))
   }
 
   say(l: { partIndex: number; ingredient: string }) {

@@ -15,7 +15,7 @@ export const banana: School = {
     effort: 'A fork',
   },
   calledInMethod: 'the mashed banana',
-  steps: [{ at: 'before-mixing', text: 'Mash the {carrier} until it runs.', why: 'Lumps turn into wet spots.', minutes: 2 }],
+  steps: [{ at: 'before-mixing', text: 'Mash the {carrier} until it runs.', mixes: true, why: 'Lumps turn into wet spots.', minutes: 2 }],
   cannot: 'Cannot be hidden: it tastes of banana and browns.',
   standing: 1.2,
   source: 'Kitchen practice: half a banana an egg',

@@ -19,6 +19,7 @@ export const chiaGel: School = {
     {
       at: 'before-mixing',
       text: 'Stir the {carrier} into its water, wait 5 minutes, stir again, and let it stand 10 more. Grind the seeds first if they should not be felt.',
+      mixes: true,
       why: 'Chia swells slowly and clumps when it is not stirred twice.',
       minutes: 15,
     },

@@ -19,6 +19,7 @@ export const firmTofu: School = {
     {
       at: 'before-mixing',
       text: 'Whizz the {carrier} with its liquid until as smooth as cream.',
+      mixes: true,
       why: 'Grains of tofu do not melt away in the oven.',
       minutes: 4,
     },

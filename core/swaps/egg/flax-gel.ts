@@ -20,6 +20,7 @@ export const flaxGel: School = {
     {
       at: 'before-mixing',
       text: 'Stir the {carrier} into its water and let it stand 10 minutes, until it pulls in threads.',
+      mixes: true,
       why: 'The seed coat needs time to give up its gel; without it nothing binds.',
       minutes: 10,
     },

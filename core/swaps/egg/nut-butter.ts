@@ -19,6 +19,7 @@ export const nutButter: School = {
     {
       at: 'before-mixing',
       text: 'Beat the {carrier} with its water until loose and smooth.',
+      mixes: true,
       why: 'Stiff nut butter does not spread through the batter.',
       minutes: 3,
     },

@@ -18,6 +18,7 @@ export const replacerPowder: School = {
     {
       at: 'before-mixing',
       text: 'Whisk the {carrier} into its water until it is smooth and foamy.',
+      mixes: true,
       why: 'Dry powder in the batter makes lumps.',
       minutes: 2,
     },

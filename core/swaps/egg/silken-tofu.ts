@@ -19,6 +19,7 @@ export const silkenTofu: School = {
     {
       at: 'before-mixing',
       text: 'Whizz the {carrier} with the other liquid until no grain is left.',
+      mixes: true,
       why: 'Lumps of tofu stay white in the crumb.',
       minutes: 3,
     },

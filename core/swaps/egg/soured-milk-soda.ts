@@ -26,6 +26,7 @@ export const souredMilkSoda: School = {
     {
       at: 'before-mixing',
       text: 'Stir the {tied} into the {carrier} and let it stand 10 minutes: it thickens and curdles a little.',
+      mixes: true,
       why: 'The sour milk is what the soda works against; soy milk curdles best, the thinner drinks hardly at all.',
       minutes: 10,
     },

@@ -27,6 +27,7 @@ export const starchGum: School = {
     {
       at: 'before-mixing',
       text: 'Stir the {gum} into the dry {carrier}, then whisk both into the water.',
+      mixes: true,
       why: 'Gum clumps when it meets water alone.',
       minutes: 2,
     },

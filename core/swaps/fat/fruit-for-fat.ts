@@ -21,7 +21,12 @@ export const fruitForFat: ChangeSchool = {
   sides: { crumb: 'Moist, a little springy', flavour: 'Mild fruit', keeps: 'Three days, moist', effort: 'A jar to open' },
   steps: [
     { at: 'after', text: 'Look five minutes early: with less fat it is done sooner.', why: 'Fat slows drying.' },
-    { at: 'last', text: 'Stop as soon as the flour is in: with so little fat it toughens fast.', why: 'Fat keeps gluten short.' },
+    {
+      at: 'last',
+      text: 'Stop as soon as the flour is in: with so little fat it toughens fast.',
+      warns: true,
+      why: 'Fat keeps gluten short.',
+    },
   ],
   oven: { minutes: -3, why: 'Less fat: done sooner.' },
   cannot: 'Does not cream: the crumb is closer and springier.',

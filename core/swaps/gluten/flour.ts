@@ -1,5 +1,7 @@
+import type { Ingredient } from '../../pantry/ingredient'
 import type { ChangeSchool, Rework } from '../change'
 import type { SchoolId } from '../ids'
+import { standInsFor } from '../standins'
 import type { AddedStep, Sides } from '../school'
 
 /** Raising agents in 100 g of British self-raising flour. */
@@ -44,14 +46,12 @@ export function flourSchool(f: FlourMix): ChangeSchool {
   }
 }
 
+/** Wheat that another flour takes the place of; grits and crumbs keep their bite by other grits and crumbs. */
+export const isWheatFlour = (i: Ingredient): boolean =>
+  (i.kind === 'flour' || i.kind === 'starch') && Boolean(i.contains?.includes('gluten')) && !standInsFor(i).length
+
 function apply(f: FlourMix, r: Rework): boolean {
-  const wheat = r.movers.filter(
-    (m) =>
-      m.from > 0 &&
-      m.start > 0 &&
-      (m.ingredient.kind === 'flour' || m.ingredient.kind === 'starch') &&
-      m.ingredient.contains?.includes('gluten'),
-  )
+  const wheat = r.movers.filter((m) => m.from > 0 && m.start > 0 && isWheatFlour(m.ingredient))
   const parts = f.mix.map((p) => ({ share: p.share, flour: r.allowed(p.any) }))
   if (!wheat.length || parts.some((p) => !p.flour)) return false
   for (const w of wheat) {
