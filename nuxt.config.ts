@@ -15,6 +15,7 @@ export default defineNuxtConfig({
     '@fontsource-variable/bricolage-grotesque/index.css',
     '~/assets/tokens.css',
     '~/assets/base.css',
+    '~/assets/fields.css',
   ],
   elementPlus: { importStyle: 'css', themes: [] },
   components: [{ path: '~/components', pathPrefix: false }],

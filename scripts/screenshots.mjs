@@ -144,7 +144,10 @@ const VIEWS = {
       settled,
       press('Clock', 'link'),
       settled,
-      async (page) => page.getByLabel('Put a bake on the day').selectOption({ label: 'Poppy-seed loaf · As given' }),
+      async (page) => {
+        await page.getByRole('combobox', { name: 'Put a bake on the day' }).click({ force: true })
+        await page.getByRole('option', { name: 'Poppy-seed loaf · As given', exact: true }).click()
+      },
       settled,
     ],
   },

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
+import { choose, expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
 
 const agenda = (page: Page) => page.getByRole('region', { name: 'Hour by hour' })
 /** A moment or an hour, typed as the kitchen writes it. */
@@ -19,7 +19,7 @@ test('a day of two bakes: one oven, one pair of hands, a list to buy and a calen
   await openRecipe(page, 'Coffee-hazelnut layers')
   await place(page, 'Clock')
   await expect(headline(page)).toBeVisible()
-  await page.getByLabel('Put a bake on the day').selectOption('Poppy-seed loaf · As given')
+  await choose(page, 'Put a bake on the day', 'Poppy-seed loaf · As given')
   await expect(
     agenda(page)
       .getByRole('listitem')
@@ -79,7 +79,7 @@ test('a step is dragged to another time, and let go again; waits are chosen', as
   await expect.poll(when).toBe(free)
 
   const begins = (await headline(page).textContent())!
-  await page.getByLabel('How long waits are').selectOption('better')
+  await choose(page, 'How long waits are', 'long, where better')
   await expect(headline(page)).not.toHaveText(begins)
   await page.getByRole('list', { name: 'Take out of the cold' }).getByRole('checkbox').check()
   await page.reload()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectNoBarriers, expectNothingCutOff, openRecipe, openShelf, paste, place, test } from './kitchen'
+import { choose, expect, expectNoBarriers, expectNothingCutOff, openRecipe, openShelf, paste, place, test } from './kitchen'
 
 const VEGAN = (title: string, tin: string) => `${title}
 Makes: 12 slices
@@ -28,15 +28,15 @@ test('three vegan layers with a filling, crumb coat, last coat and border, from 
   await place(page, 'Finish')
   await expect(page.getByRole('button', { name: /^vegan/ })).toBeVisible()
   await at(page, 'filling').click()
-  await page.getByLabel('What the filling is').selectOption('lemon curd, no egg')
+  await choose(page, 'What the filling is', 'lemon curd, no egg')
   await expect(takes(page, 'Lemon curd')).toBeVisible()
   for (const name of ['crumb coat', 'coat']) {
     await at(page, name).click()
-    await page.getByLabel(`What the ${name} is`).selectOption('butter icing')
+    await choose(page, `What the ${name} is`, 'butter icing')
   }
   const before = await gramsOf(page, 'Butter icing')
   await at(page, 'border').click()
-  await page.getByLabel('What the border is').selectOption('butter icing')
+  await choose(page, 'What the border is', 'butter icing')
   await expect.poll(() => gramsOf(page, 'Butter icing')).toBeGreaterThan(before)
   const withBorder = await gramsOf(page, 'Butter icing')
   await page.getByLabel('border: nozzle, mm').fill('16')
@@ -82,7 +82,7 @@ test('a batch of cupcakes with wells: jam inside, two colours on top, by keys', 
   await expect.poll(() => gramsOf(page, 'Jam')).toBeGreaterThan(jam * 1.3)
   await page.getByRole('button', { name: /^swirl 12 mm nozzle/ }).focus()
   await page.keyboard.press('Space')
-  await page.getByLabel('Colours', { exact: true }).selectOption('two halves')
+  await choose(page, 'Colours', 'two halves')
   await expect(page.getByRole('region', { name: 'Order of work' })).toContainText(/in 2 of \d+ g/)
   await expect(page.getByRole('region', { name: 'Order of work' })).toContainText('Cut a well in each')
 })
@@ -93,7 +93,7 @@ test('a tray that is soaked: how much, in how many goes, and cream on top', asyn
   await place(page, 'Finish')
   await at(page, 'milk soak').click()
   await at(page, 'top').click()
-  await page.getByLabel('What the top is').selectOption('whipped cream')
+  await choose(page, 'What the top is', 'whipped cream')
   const order = page.getByRole('region', { name: 'Order of work' })
   await expect(order).toContainText(/Pour in the soak, \d+ g in \d goes/)
   await expect(page.getByRole('region', { name: 'To make' })).toContainText('condensed coconut milk')

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Locator, type Page } from '@playwright/test'
 
 /** A page that fails its test on any request beyond this machine, any script error and any broken policy. */
 export const test = base.extend<{ page: Page }>({
@@ -99,4 +99,13 @@ export async function expectNoBarriers(page: Page): Promise<void> {
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] })
   const { violations } = await axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([])
+}
+
+/** Chooses one of a few in the field of that name: opens its list and taps what it says. */
+export async function choose(within: Page | Locator, field: string, choice: string): Promise<void> {
+  const box = within.getByRole('combobox', { name: field, exact: true })
+  // What is chosen lies over the box itself, as the finger finds it.
+  await box.click({ force: true })
+  const page = 'page' in within ? within.page() : within
+  await page.getByRole('option', { name: choice, exact: true }).and(page.locator(':visible')).click()
 }

@@ -1,4 +1,4 @@
-import { expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
+import { choose, expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
 
 test('drag the oven, swap the tin, hold one set-up against another, and bake it so', async ({ page }) => {
   await openShelf(page)
@@ -25,7 +25,7 @@ test('drag the oven, swap the tin, hold one set-up against another, and bake it 
   await page.getByLabel('Another tin').fill('15 cm round x2')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /^15 cm round x2/ })).toBeVisible()
-  await page.getByLabel('Made of').selectOption('glass')
+  await choose(page, 'Made of', 'glass')
   await expect(page.getByText(/Glass cracks from cold to hot/)).toBeVisible()
   await expectNoBarriers(page)
   await page.getByRole('button', { name: 'Undo' }).click()

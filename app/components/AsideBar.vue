@@ -49,8 +49,8 @@ async function remove() {
       else works. Download {{ list.length === 1 ? 'it' : 'them' }}, or bring an earlier backup in, before you remove anything.
       <template v-if="failed">They could not be removed: this browser’s storage refused.</template>
     </p>
-    <button class="push" type="button" @click="save">Download {{ list.length === 1 ? 'it' : 'them' }}</button>
-    <button class="push" type="button" :disabled="!saved" @click="remove">Remove {{ list.length === 1 ? 'it' : 'them' }}</button>
+    <ElButton @click="save">Download {{ list.length === 1 ? 'it' : 'them' }}</ElButton>
+    <ElButton :disabled="!saved" @click="remove">Remove {{ list.length === 1 ? 'it' : 'them' }}</ElButton>
   </div>
 </template>
 

@@ -64,16 +64,16 @@ const rows = computed(() =>
           >
         </div>
         <div v-if="tuggable(r.key) && opened === r.key" class="tug" role="group" :aria-label="`Move ${r.label}`">
-          <button class="chip" type="button" @click="emit('tug', r.key, -TOLERANCE[r.key])">
+          <ElButton class="chip" @click="emit('tug', r.key, -TOLERANCE[r.key])">
             <span aria-hidden="true">←</span> {{ r.ends[0] }}
-          </button>
-          <button v-if="tugs(r.key)" class="chip" type="button" aria-pressed="true" @click="emit('tug', r.key, 0)">
+          </ElButton>
+          <ElButton v-if="tugs(r.key)" class="chip" aria-pressed="true" @click="emit('tug', r.key, 0)">
             {{ tugs(r.key) > 0 ? '+' : '−' }}{{ Math.abs(tugs(r.key)) }} <span aria-hidden="true">×</span
             ><span class="visually-hidden">, let it be</span>
-          </button>
-          <button class="chip" type="button" @click="emit('tug', r.key, TOLERANCE[r.key])">
+          </ElButton>
+          <ElButton class="chip" @click="emit('tug', r.key, TOLERANCE[r.key])">
             {{ r.ends[1] }} <span aria-hidden="true">→</span>
-          </button>
+          </ElButton>
         </div>
       </li>
     </ul>
@@ -146,7 +146,7 @@ const rows = computed(() =>
   gap: 6px;
   justify-content: space-between;
 }
-.tug .chip {
+.tug .el-button.el-button.chip {
   min-height: 36px;
   padding: 0 10px;
   font-size: 0.9rem;

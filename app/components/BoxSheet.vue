@@ -112,46 +112,49 @@ function take() {
     <form class="sheet" @submit.prevent="take">
       <div class="start">
         <div class="kinds" role="group" aria-label="Which box">
-          <button v-for="b in BOXES" :key="b.id" class="chip" type="button" :aria-pressed="id === b.id" @click="choose(b.id)">
+          <ElButton v-for="b in BOXES" :key="b.id" class="chip" :aria-pressed="id === b.id" @click="choose(b.id)">
             {{ b.label }}
-          </button>
+          </ElButton>
         </div>
         <label class="field"
-          >Net weight on the front<span><input v-model.number="net" type="number" min="50" max="5000" step="any" /> g</span></label
+          >Net weight on the front<span><ElInputNumber v-model="net" :min="50" :max="5000" :controls="false" /> g</span></label
         >
         <p v-if="shrunk" class="look small">{{ shrunk }}</p>
         <template v-if="given === undefined">
           <fieldset>
             <legend>What it asks for</legend>
             <label class="field"
-              >Eggs<span><input v-model.number="eggs" type="number" min="0" max="24" /></span
+              >Eggs<span><ElInputNumber v-model="eggs" :min="0" :max="24" :controls="false" /></span
             ></label>
             <label class="field"
-              >Oil<span><input v-model.number="oil" type="number" min="0" max="2000" /> ml</span></label
+              >Oil<span><ElInputNumber v-model="oil" :min="0" :max="2000" :controls="false" /> ml</span></label
             >
             <label class="field"
-              >Water<span><input v-model.number="water" type="number" min="0" max="4000" /> ml</span></label
+              >Water<span><ElInputNumber v-model="water" :min="0" :max="4000" :controls="false" /> ml</span></label
             >
             <label class="field"
-              >Tin<span><input v-model="tin" class="long" maxlength="80" /></span
+              >Tin<span><ElInput v-model="tin" class="long" maxlength="80" /></span
             ></label>
           </fieldset>
           <label class="field"
-            >Call it<span><input v-model="title" class="long" maxlength="120" placeholder="a name" /></span
+            >Call it<span><ElInput v-model="title" class="long" maxlength="120" placeholder="a name" /></span
           ></label>
         </template>
       </div>
       <div class="typed">
         <div class="kinds" role="group" aria-label="What is known of it">
-          <button class="chip" type="button" :aria-pressed="!typed" :disabled="given !== undefined" @click="typed = false">
-            a typical one
-          </button>
-          <button class="chip" type="button" :aria-pressed="typed" @click="typed = true">type its label</button>
+          <ElButton class="chip" :aria-pressed="!typed" :disabled="given !== undefined" @click="typed = false"> a typical one </ElButton>
+          <ElButton class="chip" :aria-pressed="typed" @click="typed = true">type its label</ElButton>
         </div>
         <template v-if="typed">
           <LabelFields v-model="label" />
           <label class="list"
-            >Its ingredients, in their order<textarea v-model="list" rows="2" placeholder="sugar, flour, palm fat, cocoa, …" />
+            >Its ingredients, in their order<ElInput
+              v-model="list"
+              type="textarea"
+              :rows="2"
+              placeholder="sugar, flour, palm fat, cocoa, …"
+            />
           </label>
         </template>
         <p v-else class="quiet small">
@@ -171,8 +174,8 @@ function take() {
       </div>
       <p v-if="problem" class="look wide" role="alert">{{ problem }}</p>
       <div class="out wide">
-        <button class="push" type="button" @click="open = false">Leave it</button>
-        <button class="push main" type="submit">{{ given !== undefined ? 'Use this label' : 'Put it on the bench' }}</button>
+        <ElButton @click="open = false">Leave it</ElButton>
+        <ElButton type="primary" native-type="submit">{{ given !== undefined ? 'Use this label' : 'Put it on the bench' }}</ElButton>
       </div>
     </form>
   </ElDialog>
@@ -217,14 +220,8 @@ legend {
   align-items: center;
   gap: 6px;
 }
-.field input {
+.field .el-input-number {
   width: 104px;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 10px;
-  text-align: right;
 }
 .field span {
   min-width: 136px;
@@ -236,12 +233,6 @@ legend {
 .list {
   display: grid;
   gap: 4px;
-}
-textarea {
-  border: 2px solid var(--hair);
-  border-radius: 10px;
-  background: var(--mist);
-  padding: 8px 10px;
 }
 .made h3 {
   font-size: 1rem;

@@ -85,9 +85,9 @@ const write = (v: number | null) => (v === null ? '–' : String(Math.round(100 
       </p>
       <div class="taste">
         <span>A {{ forA }}</span>
-        <button class="push" type="button" @click="forA++">one for A</button>
+        <ElButton @click="forA++">one for A</ElButton>
         <span>B {{ forB }}</span>
-        <button class="push" type="button" @click="forB++">one for B</button>
+        <ElButton @click="forB++">one for B</ElButton>
       </div>
       <p role="status">{{ tasted.words }}</p>
     </details>

@@ -52,30 +52,26 @@ const differs = (a: number, b: number) => Math.abs(a - b) > Math.max(0.1, 0.01 *
         <thead>
           <tr>
             <td>
-              <button v-if="left.length && ids.length < MOST" class="push" type="button" @click="ids = [...ids, left[0]!.id]">
-                one more
-              </button>
+              <ElButton v-if="left.length && ids.length < MOST" @click="ids = [...ids, left[0]!.id]"> one more </ElButton>
             </td>
             <th v-for="(v, at) in picked" :key="v.id" scope="col">
               <span class="pick">
-                <select
-                  :value="v.id"
-                  :aria-label="at ? `Against, ${at}` : 'This version'"
-                  @change="put(at, ($event.target as HTMLSelectElement).value)"
-                >
-                  <option v-for="o in versions" :key="o.id" :value="o.id" :disabled="o.id !== v.id && ids.includes(o.id)">
-                    {{ o.name }}
-                  </option>
-                </select>
-                <button
+                <PickOne
+                  :model-value="v.id"
+                  :label="at ? `Against, ${at}` : 'This version'"
+                  :of="versions.map((o) => ({ value: o.id, label: o.name, off: o.id !== v.id && ids.includes(o.id) }))"
+                  @update:model-value="put(at, $event)"
+                />
+                <ElButton
                   v-if="picked.length > 2"
                   class="round"
-                  type="button"
+                  circle
+                  text
                   :aria-label="`Take ${v.name} out`"
                   @click="ids = ids.filter((x) => x !== v.id)"
                 >
                   ×
-                </button>
+                </ElButton>
               </span>
             </th>
           </tr>
@@ -160,14 +156,5 @@ ol {
   display: flex;
   align-items: center;
   gap: 4px;
-}
-select {
-  width: 100%;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 8px;
-  font-weight: 650;
 }
 </style>

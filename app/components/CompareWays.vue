@@ -40,7 +40,7 @@ void props
           <tr>
             <td />
             <th v-for="o in options" :key="o.id" scope="col">
-              <button class="push" type="button" @click="choose(o)">{{ o.title }}</button>
+              <ElButton @click="choose(o)">{{ o.title }}</ElButton>
             </th>
           </tr>
         </thead>
@@ -86,7 +86,7 @@ thead th {
   top: 0;
   background: var(--enamel);
 }
-.push {
+.el-button.el-button {
   min-height: 40px;
   padding: 0 12px;
   white-space: normal;

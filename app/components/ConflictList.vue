@@ -24,43 +24,53 @@ const chooseAll = (theirs: boolean) => (taken.value = new Set(theirs ? open.valu
 <template>
   <div class="conflicts">
     <p v-if="open.length > 1" class="in-line">
-      <button class="push" type="button" :aria-pressed="taken.size === 0" @click="chooseAll(false)">Keep all of mine</button>
-      <button class="push" type="button" :aria-pressed="taken.size === open.length" @click="chooseAll(true)">
-        Take all from the backup
-      </button>
+      <ElButton :aria-pressed="taken.size === 0" @click="chooseAll(false)">Keep all of mine</ElButton>
+      <ElButton :aria-pressed="taken.size === open.length" @click="chooseAll(true)"> Take all from the backup </ElButton>
     </p>
     <ul>
       <li v-for="c in shown" :key="c.key">
         <fieldset :disabled="c.settled">
           <legend>{{ c.what }}</legend>
-          <label :class="{ on: !taken.has(c.key) }">
-            <input type="radio" :name="c.key" :checked="!taken.has(c.key)" @change="choose(c.key, false)" />
+          <ElRadio
+            :class="{ on: !taken.has(c.key) }"
+            :name="c.key"
+            :value="false"
+            :model-value="taken.has(c.key)"
+            :disabled="c.settled"
+            @change="choose(c.key, false)"
+          >
             <span
               ><b>Mine</b> <span class="quiet small">{{ day(c.mine.at) }}</span><span v-if="c.mine.says" class="says">{{
                 c.mine.says
               }}</span></span
             >
-          </label>
-          <label v-if="!c.settled" :class="{ on: taken.has(c.key) }">
-            <input type="radio" :name="c.key" :checked="taken.has(c.key)" @change="choose(c.key, true)" />
+          </ElRadio>
+          <ElRadio
+            v-if="!c.settled"
+            :class="{ on: taken.has(c.key) }"
+            :name="c.key"
+            :value="true"
+            :model-value="taken.has(c.key)"
+            @change="choose(c.key, true)"
+          >
             <span
               ><b>The backup’s</b> <span class="quiet small">{{ day(c.theirs.at) }}</span><span v-if="c.theirs.says" class="says">{{
                 c.theirs.says
               }}</span></span
             >
-          </label>
+          </ElRadio>
           <p v-else class="small quiet">It was baked here, so it stays as it is.</p>
         </fieldset>
       </li>
     </ul>
-    <button v-if="!all && conflicts.length > shown.length" class="push" type="button" @click="all = true">
+    <ElButton v-if="!all && conflicts.length > shown.length" @click="all = true">
       Show {{ conflicts.length - shown.length }} more
-    </button>
+    </ElButton>
   </div>
 </template>
 
 <style scoped>
-.in-line .push[aria-pressed='true'] {
+.in-line .el-button.el-button[aria-pressed='true'] {
   border-color: var(--rim);
   background: var(--sound);
 }

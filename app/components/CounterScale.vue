@@ -101,34 +101,34 @@ onBeforeUnmount(end)
       <div class="now" role="status">
         <p class="reads">{{ reading ? `${reading.grams} g` : '–' }}</p>
         <p>{{ reading && !reading.stable ? 'settling…' : say }}</p>
-        <button v-if="reading?.stable && far && far.state !== 'empty'" class="push main" type="button" @click="take">
+        <ElButton v-if="reading?.stable && far && far.state !== 'empty'" type="primary" @click="take">
           {{ far.state === 'there' ? 'In, next' : 'Take it so' }}
-        </button>
-        <button v-else class="push" type="button" :disabled="pouring" @click="pour">{{ pouring ? 'Pouring…' : 'Pour (simulated)' }}</button>
+        </ElButton>
+        <ElButton v-else :disabled="pouring" @click="pour">{{ pouring ? 'Pouring…' : 'Pour (simulated)' }}</ElButton>
       </div>
     </div>
     <p v-if="away" class="look small" role="alert">The stand-in does not answer. Type what your scale reads.</p>
     <form class="typed" @submit.prevent="type">
-      <label>it reads <input v-model="typed" inputmode="decimal" aria-label="What the scale reads, g" /> g</label>
-      <button class="push" type="submit">Take</button>
+      <label>it reads <ElInput v-model="typed" inputmode="decimal" aria-label="What the scale reads, g" /> g</label>
+      <ElButton native-type="submit">Take</ElButton>
     </form>
     <details class="small">
       <summary>Bowl and sums</summary>
       <div class="row">
         <label
           >empty bowl
-          <input
-            :value="bowl.bowlGrams || ''"
+          <TypedField
+            :value="String(bowl.bowlGrams || '')"
             inputmode="decimal"
             aria-label="Empty bowl, g"
-            @change="emit('bowl', Math.max(0, Math.min(20000, Number(($event.target as HTMLInputElement).value) || 0)))"
+            @set="emit('bowl', Math.max(0, Math.min(20000, Number($event) || 0)))"
           />
           g</label
         >
-        <button class="chip" type="button" :aria-pressed="taring === 'zero'" @click="emit('taring', taring === 'zero' ? 'sum' : 'zero')">
+        <ElButton class="chip" :aria-pressed="taring === 'zero'" @click="emit('taring', taring === 'zero' ? 'sum' : 'zero')">
           back to nought each time
-        </button>
-        <button class="chip" type="button" @click="emit('other')">another bowl</button>
+        </ElButton>
+        <ElButton class="chip" @click="emit('other')">another bowl</ElButton>
       </div>
     </details>
   </section>
@@ -189,14 +189,8 @@ onBeforeUnmount(end)
 .row {
   padding-top: 8px;
 }
-input {
-  width: 84px;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 10px;
-  text-align: right;
+.el-input {
+  width: 96px;
 }
 summary {
   cursor: pointer;

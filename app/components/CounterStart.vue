@@ -21,9 +21,9 @@ const counter = useCounter()
       <li v-for="s in counter.steps" :key="s.id">{{ s.text }}</li>
     </ol>
     <div class="foot">
-      <button class="push main huge" type="button" @click="counter.begin()">
+      <ElButton class="huge" type="primary" @click="counter.begin()">
         {{ counter.grave.length ? 'I have read it: begin' : 'Begin' }}
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>
@@ -62,7 +62,7 @@ h1 {
   bottom: 0;
 }
 @media (max-width: 53.75em) {
-  .foot .push {
+  .foot .el-button.el-button {
     width: 100%;
   }
 }

@@ -36,7 +36,7 @@ useEventListener(document, 'paste', (e: ClipboardEvent) => {
   <div v-if="over" class="veil" aria-hidden="true"><p>Drop the recipe: it is read, not sent anywhere</p></div>
   <div v-if="problem" class="toast look" role="alert">
     <p>{{ problem }}</p>
-    <button class="push" type="button" @click="problem = ''">Close</button>
+    <ElButton @click="problem = ''">Close</ElButton>
   </div>
 </template>
 

@@ -24,6 +24,16 @@ function set(change: Record<string, number | string>) {
   if (p) void finish.place(p, { ...at.value, ...change } as Places[typeof p], PLACE_WORDS[p])
 }
 const LIMITS: Record<string, readonly [low: number, high: number]> = { mm: [0.5, 30], nozzleMm: [3, 25], ml: [1, 40], count: [1, 60] }
+const COLOURS = [
+  { value: 1, label: 'one colour' },
+  { value: 2, label: 'two halves' },
+  { value: 3, label: 'three colours' },
+]
+const SPLITS = [
+  { value: 1, label: 'layers as baked' },
+  { value: 2, label: 'each cut in two' },
+  { value: 3, label: 'each cut in three' },
+]
 const NUMBERS = [
   { key: 'mm', label: 'thick, mm' },
   { key: 'nozzleMm', label: 'nozzle, mm' },
@@ -45,107 +55,87 @@ const cut = (change: object, label: string) => finish.change({ cut: { ...props.s
 <template>
   <div v-if="selected && at" class="row picked" role="group" :aria-label="`The ${PLACE_WORDS[selected]}`">
     <strong>{{ PLACE_WORDS[selected] }}</strong>
-    <select
-      class="blank"
-      :value="at.component"
-      :aria-label="`What the ${PLACE_WORDS[selected]} is`"
-      @change="set({ component: ($event.target as HTMLSelectElement).value })"
-    >
-      <option v-for="k in kinds" :key="k.id" :value="k.id">{{ k.label }}</option>
-    </select>
+    <PickOne
+      :model-value="String(at.component)"
+      :label="`What the ${PLACE_WORDS[selected]} is`"
+      :of="kinds.map((k) => ({ value: k.id, label: k.label }))"
+      @update:model-value="set({ component: $event })"
+    />
     <template v-for="n in NUMBERS" :key="n.key">
       <label v-if="at[n.key] !== undefined" class="dial"
-        ><input
-          :value="at[n.key]"
+        ><TypedField
+          :value="String(at[n.key])"
           inputmode="decimal"
           :aria-label="`${PLACE_WORDS[selected]}: ${n.label}`"
-          @change="number(n.key, ($event.target as HTMLInputElement).value)"
+          @set="number(n.key, $event)"
         />
         {{ n.label }}</label
       >
     </template>
-    <label v-if="at.nozzleMm !== undefined && selected !== 'dam'" class="dial"
-      ><select
-        :value="setup.colours[selected] ?? 1"
-        aria-label="Colours"
-        @change="colours(Number(($event.target as HTMLSelectElement).value))"
-      >
-        <option :value="1">one colour</option>
-        <option :value="2">two halves</option>
-        <option :value="3">three colours</option>
-      </select></label
-    >
-    <button
-      class="chip thin"
-      type="button"
-      @click="(finish.place(selected, null, `${PLACE_WORDS[selected]} taken off`), (selected = null))"
-    >
+    <PickOne
+      v-if="at.nozzleMm !== undefined && selected !== 'dam'"
+      :model-value="setup.colours[selected] ?? 1"
+      label="Colours"
+      :of="COLOURS"
+      @update:model-value="colours"
+    />
+    <ElButton class="chip thin" @click="(finish.place(selected, null, `${PLACE_WORDS[selected]} taken off`), (selected = null))">
       take it off
-    </button>
+    </ElButton>
   </div>
   <div v-else class="row picked quiet-row">
-    <label v-if="standing === 'stack'" class="dial"
-      ><select
-        :value="setup.cut.split"
-        aria-label="Cut each cake into"
-        @change="cut({ split: Number(($event.target as HTMLSelectElement).value) }, 'layers')"
-      >
-        <option :value="1">layers as baked</option>
-        <option :value="2">each cut in two</option>
-        <option :value="3">each cut in three</option>
-      </select></label
-    >
+    <PickOne
+      v-if="standing === 'stack'"
+      :model-value="setup.cut.split"
+      label="Cut each cake into"
+      :of="SPLITS"
+      @update:model-value="cut({ split: $event }, 'layers')"
+    />
     <label v-if="standing === 'stack' || standing === 'tray'" class="dial"
       >level off
-      <input
-        :value="setup.cut.trimMm"
+      <TypedField
+        :value="String(setup.cut.trimMm)"
         inputmode="decimal"
         aria-label="Levelled off each top, mm"
-        @change="cut({ trimMm: Math.max(0, Math.min(30, Number(($event.target as HTMLInputElement).value) || 0)) }, 'the levelling')"
+        @set="cut({ trimMm: Math.max(0, Math.min(30, Number($event) || 0)) }, 'the levelling')"
       />
       mm</label
     >
     <!-- Not before its number is known: it must not come in under somebody's typing. -->
     <label v-if="standing === 'crepes' && finish.answer" class="dial"
-      ><input
-        :value="finish.answer?.tiers[0]?.layers"
+      ><TypedField
+        :value="String(finish.answer?.tiers[0]?.layers)"
         inputmode="numeric"
         aria-label="Sheets in the stack"
-        @change="
-          cut({ sheets: Math.max(2, Math.min(60, Math.round(Number(($event.target as HTMLInputElement).value)) || 20)) }, 'the sheets')
-        "
+        @set="cut({ sheets: Math.max(2, Math.min(60, Math.round(Number($event)) || 20)) }, 'the sheets')"
       />
       sheets</label
     >
-    <button
+    <ElButton
       v-if="version.recipe.tins[0]?.shape === 'sheet'"
       class="chip thin"
-      type="button"
       :aria-pressed="setup.cut.rolled"
       @click="cut({ rolled: !setup.cut.rolled }, 'rolled')"
     >
       rolled up
-    </button>
+    </ElButton>
     <label class="dial"
       >spare
-      <input
-        :value="setup.sparePct"
+      <TypedField
+        :value="String(setup.sparePct)"
         inputmode="numeric"
         aria-label="Spare, per cent"
-        @change="
-          finish.change({ sparePct: Math.max(0, Math.min(50, Number(($event.target as HTMLInputElement).value) || 0)) }, 'what is spare')
-        "
+        @set="finish.change({ sparePct: Math.max(0, Math.min(50, Number($event) || 0)) }, 'what is spare')"
       />
       %</label
     >
-    <button
+    <ElButton
       class="chip thin"
-      type="button"
       :aria-pressed="setup.wholePackages"
       @click="finish.change({ wholePackages: !setup.wholePackages }, 'whole packages')"
     >
       whole packages
-    </button>
+    </ElButton>
   </div>
 </template>
 
@@ -155,10 +145,6 @@ const cut = (change: object, label: string) => finish.change({ cut: { ...props.s
   margin-top: 10px;
   padding-top: 10px;
   border-top: 1px solid var(--hair);
-}
-.picked select {
-  min-height: 38px;
-  max-width: 210px;
 }
 .row {
   display: flex;

@@ -6,21 +6,22 @@ import IconCaret from '~icons/ph/caret-down-bold'
 defineProps<{ label: string; name: string; pressed?: boolean; wide?: boolean; left?: boolean }>()
 const open = ref(false)
 const root = ref<HTMLElement | null>(null)
-const opener = ref<HTMLButtonElement | null>(null)
-onClickOutside(root, () => (open.value = false))
+const opener = ref<{ $el: HTMLElement } | null>(null)
+// A list that opens from within the sheet hangs elsewhere in the page.
+onClickOutside(root, () => (open.value = false), { ignore: ['.el-popper'] })
 onKeyStroke('Escape', () => {
   if (!open.value) return
   open.value = false
-  opener.value?.focus()
+  opener.value?.$el.focus()
 })
 const close = () => (open.value = false)
 </script>
 
 <template>
   <div ref="root" class="flap">
-    <button ref="opener" class="chip" type="button" :aria-expanded="open" :aria-pressed="pressed" @click="open = !open">
+    <ElButton ref="opener" class="chip" :aria-expanded="open" :aria-pressed="pressed" @click="open = !open">
       <span class="said">{{ label }}</span> <IconCaret aria-hidden="true" />
-    </button>
+    </ElButton>
     <div v-if="open" class="panel sheet" :class="{ left }" role="group" :aria-label="name"><slot :close="close" /></div>
   </div>
 </template>

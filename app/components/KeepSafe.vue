@@ -85,12 +85,12 @@ const ask = () =>
       >
     </p>
     <div class="in-line">
-      <button class="push" type="button" :disabled="working" @click="backup">Back up the kitchen</button>
+      <ElButton :disabled="working" @click="backup">Back up the kitchen</ElButton>
       <label class="push"
         >Bring a backup in<input type="file" accept=".zip,application/zip" class="visually-hidden" @change="pick"
       /></label>
-      <button v-if="kept === false" class="push" type="button" @click="ask">Ask the browser to keep it</button>
-      <button v-if="device.invitation" class="push" type="button" @click="device.install()">Put it on this device</button>
+      <ElButton v-if="kept === false" @click="ask">Ask the browser to keep it</ElButton>
+      <ElButton v-if="device.invitation" @click="device.install()">Put it on this device</ElButton>
     </div>
     <div v-if="found" class="look found">
       <p>
@@ -101,8 +101,8 @@ const ask = () =>
       </p>
       <ConflictList v-if="conflicts.length" v-model="taken" :conflicts="conflicts" />
       <div class="in-line">
-        <button class="push main" type="button" :disabled="working" @click="bring">Bring it in</button>
-        <button class="push" type="button" @click="found = null">Leave it</button>
+        <ElButton type="primary" :disabled="working" @click="bring">Bring it in</ElButton>
+        <ElButton @click="found = null">Leave it</ElButton>
       </div>
     </div>
     <p v-if="problem" class="look" role="alert">{{ problem }}</p>

@@ -33,51 +33,38 @@ const toggle = (a: Allergen) =>
     <div class="serving">
       <label
         >Numbers are for
-        <input
-          :value="label.servingGrams"
+        <TypedField
+          :value="String(label.servingGrams)"
           inputmode="decimal"
           aria-label="Serving, in grams"
-          @change="set('servingGrams', number(($event.target as HTMLInputElement).value) ?? 100)"
+          @set="set('servingGrams', number($event) ?? 100)"
         />
         g</label
       >
     </div>
     <div v-for="f in FIELDS" :key="f.key" class="row" :class="{ of: f.of }">
       <label :for="`label-${f.key}`">{{ f.label }}</label>
-      <input
-        :id="`label-${f.key}`"
-        :value="label[f.key] ?? ''"
-        inputmode="decimal"
-        @change="set(f.key, number(($event.target as HTMLInputElement).value))"
-      />
+      <TypedField :id="`label-${f.key}`" :value="String(label[f.key] ?? '')" inputmode="decimal" @set="set(f.key, number($event))" />
       <span class="quiet">{{ f.unit }}</span>
     </div>
     <div class="row of">
       <label for="label-salt">or as salt</label>
-      <input
+      <TypedField
         id="label-salt"
-        :value="salt"
+        :value="String(salt)"
         inputmode="decimal"
-        @change="
-          set(
-            'sodiumMg',
-            number(($event.target as HTMLInputElement).value) === undefined
-              ? undefined
-              : (number(($event.target as HTMLInputElement).value)! / SALT_OF_SODIUM) * 1000,
-          )
-        "
+        @set="set('sodiumMg', number($event) === undefined ? undefined : (number($event)! / SALT_OF_SODIUM) * 1000)"
       />
       <span class="quiet">g</span>
     </div>
-    <label class="apart"
-      ><input type="checkbox" :checked="label.fibreApart" @change="set('fibreApart', ($event.target as HTMLInputElement).checked)" /> its
-      carbohydrate does not count the fibre (labels outside North America)</label
-    >
+    <ElCheckbox class="apart" :model-value="label.fibreApart ?? false" @update:model-value="set('fibreApart', Boolean($event))">
+      its carbohydrate does not count the fibre (labels outside North America)
+    </ElCheckbox>
     <fieldset v-if="contains">
       <legend>Contains, by its list</legend>
-      <button v-for="a in ALLERGENS" :key="a" class="chip" type="button" :aria-pressed="contains.includes(a)" @click="toggle(a)">
+      <ElButton v-for="a in ALLERGENS" :key="a" class="chip" :aria-pressed="contains.includes(a)" @click="toggle(a)">
         {{ a.replace('-', ' ') }}
-      </button>
+      </ElButton>
     </fieldset>
   </div>
 </template>
@@ -105,14 +92,8 @@ const toggle = (a: Allergen) =>
 .row.of label {
   padding-left: 18px;
 }
-input:not([type='checkbox']) {
+.el-input {
   width: 92px;
-  min-height: 36px;
-  border: 2px solid var(--hair);
-  border-radius: 8px;
-  background: var(--mist);
-  text-align: right;
-  padding: 0 8px;
 }
 .apart {
   display: flex;
@@ -133,13 +114,12 @@ legend {
   font-weight: 650;
   padding: 0 0 6px;
 }
-fieldset .chip {
+fieldset .el-button.el-button.chip {
   min-height: 34px;
   padding: 0 10px;
 }
 @media (pointer: coarse), (max-width: 43.75em) {
-  input:not([type='checkbox']),
-  fieldset .chip {
+  fieldset .el-button.el-button.chip {
     min-height: 44px;
   }
 }

@@ -81,23 +81,23 @@ function note() {
       </li>
     </ul>
     <div class="in-line">
-      <button class="chip" type="button" :aria-pressed="kitchen.learning" @click="kitchen.learning = !kitchen.learning">
+      <ElButton class="chip" :aria-pressed="kitchen.learning" @click="kitchen.learning = !kitchen.learning">
         predictions follow what was learned
-      </button>
-      <button v-if="ovenToSet !== null" class="push" type="button" @click="kitchen.oven.offsetC = ovenToSet">
+      </ElButton>
+      <ElButton v-if="ovenToSet !== null" @click="kitchen.oven.offsetC = ovenToSet">
         Count it: {{ Math.abs(ovenToSet) }} °C {{ ovenToSet > 0 ? 'hot' : 'cool' }}
-      </button>
-      <button v-if="rows.length" class="push" type="button" @click="kitchen.learnsSince = Date.now()">Forget it all</button>
-      <button v-else-if="kitchen.learnsSince" class="push" type="button" @click="kitchen.learnsSince = 0">Remember earlier bakes</button>
+      </ElButton>
+      <ElButton v-if="rows.length" @click="kitchen.learnsSince = Date.now()">Forget it all</ElButton>
+      <ElButton v-else-if="kitchen.learnsSince" @click="kitchen.learnsSince = 0">Remember earlier bakes</ElButton>
     </div>
     <form class="in-line cup" @submit.prevent="note">
       <label
         ><span>Your cup of flour, filled as you do and weighed</span>
         <span class="weight"
-          ><input v-model="cup" class="blank" type="number" inputmode="decimal" min="1" :placeholder="String(Math.round(usual))" /> g</span
+          ><ElInputNumber v-model="cup" :min="1" :placeholder="String(Math.round(usual))" :controls="false" /> g</span
         ></label
       >
-      <button class="push" type="submit">Note it</button>
+      <ElButton native-type="submit">Note it</ElButton>
     </form>
     <p v-if="problem" class="look small" role="alert">{{ problem }}</p>
   </section>
@@ -119,7 +119,7 @@ function note() {
   display: grid;
   gap: 4px;
 }
-.cup input {
+.cup .el-input-number {
   width: 6.5rem;
 }
 </style>

@@ -79,8 +79,8 @@ const size = (scale: number) =>
   <section class="panel" aria-labelledby="left-title">
     <h2 id="left-title">Left over</h2>
     <form class="in-line" @submit.prevent="look">
-      <input v-model="text" class="blank" maxlength="400" aria-label="What is left over" placeholder="3 egg yolks, 200 g buttercream" />
-      <button class="push" type="submit" :disabled="!text.trim() || !shelf.versions.length">Use it up</button>
+      <ElInput v-model="text" maxlength="400" aria-label="What is left over" placeholder="3 egg yolks, 200 g buttercream" />
+      <ElButton native-type="submit" :disabled="!text.trim() || !shelf.versions.length">Use it up</ElButton>
     </form>
     <p v-if="problem" class="look small" role="alert">{{ problem }}</p>
     <div v-for="l in rows" :key="l.name" aria-live="polite" class="left">
@@ -104,8 +104,9 @@ const size = (scale: number) =>
 .in-line {
   margin: 8px 0;
 }
-.blank {
+.el-input {
   flex: 1 1 10rem;
+  width: auto;
 }
 
 .left + .left {

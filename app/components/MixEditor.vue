@@ -81,7 +81,7 @@ async function set(part: number, line: number, text: string) {
     emit('problem', (error as Error).message)
   }
 }
-const fields = () => [...(root.value?.querySelectorAll<HTMLInputElement>('input.line') ?? [])]
+const fields = () => [...(root.value?.querySelectorAll<HTMLInputElement>('.line input') ?? [])]
 async function key(e: KeyboardEvent, part: number, line: number) {
   const field = e.target as HTMLInputElement
   const at = fields().indexOf(field)
@@ -159,8 +159,8 @@ function setTitle(text: string) {
           @scale="(to) => bench.scale(to).catch((e: Error) => emit('problem', e.message))"
           @problem="(m) => emit('problem', m)"
         />
-        <button class="push" type="button" @click="emit('text')">All as text</button>
-        <button class="push main" type="button" @click="emit('done')">Done</button>
+        <ElButton @click="emit('text')">All as text</ElButton>
+        <ElButton type="primary" @click="emit('done')">Done</ElButton>
       </div>
     </header>
     <div class="scroll">
@@ -185,13 +185,12 @@ function setTitle(text: string) {
             maxlength="80"
             @set="(t: string) => bench.editing.rename(part, t)"
           />
-          <select
-            :value="p.role"
-            :aria-label="`What ${p.name} is`"
-            @change="bench.editing.role(part, ($event.target as HTMLSelectElement).value as Role)"
-          >
-            <option v-for="r in ROLES" :key="r" :value="r">{{ ROLE_WORDS[r] }}</option>
-          </select>
+          <PickOne
+            :model-value="p.role"
+            :label="`What ${p.name} is`"
+            :of="ROLES.map((r) => ({ value: r, label: ROLE_WORDS[r] }))"
+            @update:model-value="bench.editing.role(part, $event)"
+          />
           <button v-if="part" class="plain small" type="button" @click="bench.editing.merge(part)">join to the part above</button>
           <button
             v-if="!p.lines.length && recipe.parts.length > 1"
@@ -214,16 +213,16 @@ function setTitle(text: string) {
         >
           <li v-for="(row, i) in order[part]" :key="row.key" class="row" :class="{ asks: !isWhat(part, i).known }">
             <span class="grip" aria-hidden="true" title="Drag to move; Alt with the arrows does too"><IconDots /></span>
-            <input
+            <ElInput
               class="line"
-              :value="isTyped(part, i) ? typing!.text : (p.lines[i]?.text ?? '')"
+              :model-value="isTyped(part, i) ? typing!.text : (p.lines[i]?.text ?? '')"
               :aria-label="`Line ${i + 1} of ${p.name}`"
               :data-at="`${part}:${i}`"
               maxlength="500"
               spellcheck="false"
-              @input="typed(part, i, ($event.target as HTMLInputElement).value)"
-              @change="set(part, i, ($event.target as HTMLInputElement).value)"
-              @keydown="key($event, part, i)"
+              @update:model-value="typed(part, i, $event)"
+              @change="set(part, i, $event)"
+              @keydown="key($event as KeyboardEvent, part, i)"
             />
             <span class="read small" :class="{ quiet: isWhat(part, i).known }">
               <button
@@ -238,47 +237,49 @@ function setTitle(text: string) {
             </span>
             <b class="grams" :aria-live="isTyped(part, i) ? 'polite' : 'off'">{{ gramsOf(part, i) }}</b>
             <span class="tools">
-              <button
+              <ElButton
                 v-if="i > 0"
                 class="round"
-                type="button"
+                circle
+                text
                 :aria-label="`A new part from ${p.lines[i]?.text} on`"
                 title="A new part from here on"
                 @click="bench.editing.split(part, i, 'New part')"
               >
                 <IconSplit />
-              </button>
-              <button
+              </ElButton>
+              <ElButton
                 class="round"
-                type="button"
+                circle
+                text
                 :aria-label="`Take out ${p.lines[i]?.text}`"
                 title="Take it out"
                 @click="bench.editing.line(part, i, '')"
               >
                 <IconTrash />
-              </button>
+              </ElButton>
             </span>
           </li>
         </VueDraggable>
         <div class="row add">
           <span />
-          <input
+          <ElInput
             class="line"
-            :value="isTyped(part, p.lines.length) ? typing!.text : ''"
+            :model-value="isTyped(part, p.lines.length) ? typing!.text : ''"
             :aria-label="`New line for ${p.name}`"
             :data-at="`${part}:${p.lines.length}`"
             maxlength="500"
             placeholder="add a line: 2 tbsp milk"
-            @input="typed(part, p.lines.length, ($event.target as HTMLInputElement).value)"
-            @change="set(part, p.lines.length, ($event.target as HTMLInputElement).value)"
-            @keydown="key($event, part, p.lines.length)"
+            @update:model-value="typed(part, p.lines.length, $event)"
+            @change="set(part, p.lines.length, $event)"
+            @keydown="key($event as KeyboardEvent, part, p.lines.length)"
           />
           <span class="read small quiet">{{ isTyped(part, p.lines.length) && read ? isWhat(part, p.lines.length).words : '' }}</span>
           <b class="grams">{{ isTyped(part, p.lines.length) && read ? gramsOf(part, p.lines.length) : '' }}</b>
           <span />
         </div>
       </div>
-      <button class="push another" type="button" @click="bench.editing.addPart('New part', 'frosting')">Add a part</button>
+      <ElButton class="another" @click="bench.editing.addPart('New part', 'frosting')">Add a part</ElButton>
     </div>
   </section>
 </template>
@@ -297,8 +298,8 @@ header,
   gap: 8px;
   flex-wrap: wrap;
 }
-.heads .push,
-.heads :deep(.chip) {
+.heads .el-button.el-button,
+.heads :deep(.el-button.el-button.chip) {
   min-height: 38px;
   padding: 0 12px;
   font-size: 0.92rem;
@@ -319,30 +320,18 @@ header,
   gap: 2px;
   font-size: 0.875rem;
 }
-.about :deep(input),
-.line,
-.title,
-select {
+:is(.about, .name, .row) :deep(:is(.el-input__wrapper, .el-select__wrapper)) {
   min-height: 40px;
-  border: 2px solid transparent;
+  border-color: transparent;
   border-radius: 10px;
   background: var(--mist);
-  padding: 0 10px;
-  min-width: 0;
-  font-size: 1rem;
 }
-.line:hover,
-.title:hover,
-.about :deep(input:hover) {
+:is(.about, .name, .row) :deep(.el-input__wrapper:hover) {
   border-color: var(--hair);
 }
-.line:focus,
-.title:focus,
-.about :deep(input:focus) {
+:is(.about, .name, .row) :deep(.el-input__wrapper:focus-within) {
   background: var(--enamel);
   border-color: var(--rim);
-  outline: none;
-  box-shadow: 0 0 0 3px var(--beet-soft);
 }
 .part {
   margin-top: 12px;
@@ -355,11 +344,13 @@ select {
   margin-bottom: 4px;
 }
 .title {
+  width: 170px;
   font-family: var(--display);
   font-weight: 700;
-  background: none;
+}
+.title :deep(.el-input__wrapper) {
   padding-left: 2px;
-  width: 170px;
+  background: none;
 }
 .name .plain {
   color: var(--spruce);
@@ -374,7 +365,7 @@ select {
   align-items: center;
   padding: 2px 0;
 }
-.row.asks .line {
+.row.asks .line :deep(.el-input__wrapper) {
   background: var(--butter-soft);
   border-color: var(--butter);
 }
@@ -403,7 +394,7 @@ select {
   display: flex;
   justify-content: flex-end;
 }
-.tools .round {
+.tools .el-button.el-button.round {
   width: 38px;
   height: 40px;
 }

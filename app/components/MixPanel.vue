@@ -75,29 +75,23 @@ const toolsLabel = (l: HeldLine) =>
         The mix <span class="quiet small said">{{ comparing ? 'as given, and what goes in now' : 'as given' }}</span>
       </h2>
       <span class="heads">
-        <button
+        <ElButton
           class="chip"
-          type="button"
           :aria-pressed="fromCupboard"
           title="Only what is in the cupboard, and no more of it"
           @click="$emit('cupboard')"
         >
           from the cupboard
-        </button>
-        <label
-          ><span class="visually-hidden">Amounts</span
-          ><select v-model="measures">
-            <option v-for="m in MEASURES" :key="m.id" :value="m.id">{{ m.label }}</option>
-          </select></label
-        >
-        <button class="push edit" type="button" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit</button>
+        </ElButton>
+        <PickOne v-model="measures" label="Amounts" :of="MEASURES.map((m) => ({ value: m.id, label: m.label }))" />
+        <ElButton class="edit" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit</ElButton>
       </span>
     </header>
     <div v-if="avoided.length" class="avoided small">
       Left out by you:
-      <button v-for="a in avoided" :key="a" class="chip" type="button" aria-pressed="true" @click="$emit('avoid', a)">
+      <ElButton v-for="a in avoided" :key="a" class="chip" aria-pressed="true" @click="$emit('avoid', a)">
         {{ a.replace(/-/g, ' ') }} <span aria-hidden="true">×</span><span class="visually-hidden">, allow it again</span>
-      </button>
+      </ElButton>
     </div>
     <div class="scroll" tabindex="0" role="group" aria-labelledby="mix-title">
       <div v-for="g in groups" :key="g.name" class="group">
@@ -133,10 +127,11 @@ const toolsLabel = (l: HeldLine) =>
                 <span v-else class="quiet small">{{ r.left?.why[0]?.message ?? 'out' }}</span>
               </div>
               <div class="tools">
-                <button
+                <ElButton
                   v-if="r.right && r.right.to > 0"
                   class="round"
-                  type="button"
+                  circle
+                  text
                   aria-haspopup="dialog"
                   :aria-expanded="tools?.showing === r.right.ingredient"
                   :aria-label="toolsLabel(held(r.right))"
@@ -145,7 +140,7 @@ const toolsLabel = (l: HeldLine) =>
                   @click="ask(r.right, $event)"
                 >
                   <IconPin v-if="held(r.right).pinned" /><IconDots v-else />
-                </button>
+                </ElButton>
               </div>
             </li>
           </ul>
@@ -190,16 +185,12 @@ header {
   flex-wrap: wrap;
   justify-content: flex-end;
 }
-.heads select,
-.heads .chip {
+.heads :deep(.el-select__wrapper),
+.heads .el-button.el-button.chip {
   min-height: 36px;
   padding: 0 10px;
   font-size: 0.9rem;
   border-radius: 12px;
-}
-.heads select {
-  border: 2px solid var(--rim);
-  background: var(--enamel);
 }
 .edit {
   min-height: 36px;
@@ -219,7 +210,7 @@ header {
   align-items: center;
   padding-top: 6px;
 }
-.avoided .chip {
+.avoided .el-button.el-button.chip {
   min-height: 32px;
   padding: 0 10px;
 }
@@ -289,7 +280,7 @@ h3 {
   -webkit-box-orient: vertical;
   overflow: hidden;
 }
-.tools .round {
+.tools .el-button.el-button.round {
   width: 44px;
 }
 .tools {

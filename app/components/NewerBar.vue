@@ -10,8 +10,8 @@ const shown = computed(() => device.newer && !route.path.startsWith('/counter'))
 <template>
   <div v-if="shown" class="newer" role="status">
     <p>A newer Kind Crumb is here. Your kitchen stays as it is.</p>
-    <button class="push main" type="button" @click="device.update()">Take it now</button>
-    <button class="push" type="button" @click="device.newer = false">Later</button>
+    <ElButton type="primary" @click="device.update()">Take it now</ElButton>
+    <ElButton @click="device.newer = false">Later</ElButton>
   </div>
 </template>
 

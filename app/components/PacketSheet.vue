@@ -81,15 +81,12 @@ async function save() {
   <ElDialog v-model="open" :title="packet ? 'The packet' : 'From its label'" width="min(560px, 96vw)" top="4vh">
     <form class="sheet" @submit.prevent="save">
       <div class="who">
-        <label>Name<input v-model="called" maxlength="120" placeholder="as recipes call it" /></label>
+        <label>Name<ElInput v-model="called" maxlength="120" placeholder="as recipes call it" /></label>
+        <span class="field"
+          >It acts like <PickOne v-model="kind" label="It acts like" :of="KINDS.map((k) => ({ value: k, label: KIND_WORDS[k] }))"
+        /></span>
         <label
-          >It acts like
-          <select v-model="kind">
-            <option v-for="k in KINDS" :key="k" :value="k">{{ KIND_WORDS[k] }}</option>
-          </select></label
-        >
-        <label
-          >A cup of it weighs<span class="unit"><input v-model="perMl" inputmode="decimal" placeholder="?" /> g</span></label
+          >A cup of it weighs<span class="unit"><ElInput v-model="perMl" inputmode="decimal" placeholder="?" /> g</span></label
         >
       </div>
       <LabelFields v-model="label" v-model:contains="contains" />
@@ -98,8 +95,8 @@ async function save() {
       </p>
       <p v-if="problem" class="look" role="alert">{{ problem }}</p>
       <div class="out">
-        <button class="push" type="button" @click="open = false">Leave it</button>
-        <button class="push main" type="submit">Put it in the cupboard</button>
+        <ElButton @click="open = false">Leave it</ElButton>
+        <ElButton type="primary" native-type="submit">Put it in the cupboard</ElButton>
       </div>
     </form>
   </ElDialog>
@@ -121,23 +118,16 @@ async function save() {
   gap: 4px;
   font-size: 0.875rem;
 }
-.who input,
-.who select {
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 10px;
-  width: 100%;
-  font-size: 1rem;
+.who .pick {
+  max-width: 100%;
 }
 .unit {
   display: flex;
   gap: 6px;
   align-items: center;
 }
-.unit input {
-  width: 78px;
+.unit .el-input {
+  width: 88px;
 }
 .out {
   display: flex;

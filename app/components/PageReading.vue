@@ -60,9 +60,9 @@ const rows = computed(() => {
       >.
       <span class="kitchens">
         Read it as
-        <button v-for="r in REGIONS.filter((x) => x !== region)" :key="r" class="chip" type="button" @click="emit('region', r)">
+        <ElButton v-for="r in REGIONS.filter((x) => x !== region)" :key="r" class="chip" @click="emit('region', r)">
           {{ KITCHEN_NAMES[r] }}
-        </button>
+        </ElButton>
       </span>
     </p>
     <table>

@@ -19,45 +19,42 @@ const listed = computed(() =>
 )
 
 const typed = ref('')
-const listId = useId()
-const offered = computed(() => {
-  const words = wordsOf(typed.value)
-  if (!many.value || !words.length) return []
-  const found: Version[] = []
-  for (const v of all.value) {
-    const name = nameOf(v).toLowerCase()
-    if (words.every((w) => name.includes(w)) && found.push(v) >= OFFERED) break
+function offer(said: string, show: (found: { value: string; id: string }[]) => void) {
+  const words = wordsOf(said)
+  const found: { value: string; id: string }[] = []
+  for (const v of words.length ? all.value : []) {
+    const name = nameOf(v)
+    if (words.every((w) => name.toLowerCase().includes(w)) && found.push({ value: name, id: v.id }) >= OFFERED) break
   }
-  return found
-})
-function pick(event: Event) {
-  const select = event.target as HTMLSelectElement
-  emit('pick', select.value)
-  select.value = ''
+  show(found)
 }
-function take() {
-  const found = offered.value.find((v) => nameOf(v) === typed.value) ?? (offered.value.length === 1 ? offered.value[0] : undefined)
-  if (!found) return
+function take(id: string) {
   typed.value = ''
-  emit('pick', found.id)
+  emit('pick', id)
 }
 </script>
 
 <template>
-  <select v-if="!many" class="blank" :aria-label="label" @change="pick">
-    <option value="" selected disabled>{{ prompt }}</option>
-    <option v-for="v in listed" :key="v.id" :value="v.id">{{ nameOf(v) }}</option>
-  </select>
-  <span v-else class="typed">
-    <input v-model="typed" class="blank" type="search" :list="listId" :aria-label="label" :placeholder="prompt" @change="take" />
-    <datalist :id="listId">
-      <option v-for="v in offered" :key="v.id" :value="nameOf(v)" />
-    </datalist>
-  </span>
+  <PickOne
+    v-if="!many"
+    :label="label"
+    :prompt="prompt"
+    :of="listed.map((v) => ({ value: v.id, label: nameOf(v) }))"
+    @update:model-value="emit('pick', $event)"
+  />
+  <ElAutocomplete
+    v-else
+    v-model="typed"
+    class="typed"
+    :fetch-suggestions="offer"
+    :aria-label="label"
+    :placeholder="prompt"
+    @select="(found: Record<string, any>) => take(found.id)"
+  />
 </template>
 
 <style scoped>
-.blank {
+.typed {
   max-width: min(100%, 250px);
 }
 </style>

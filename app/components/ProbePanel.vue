@@ -92,12 +92,12 @@ const words = computed(() => {
         dashed: expected · line: read{{ props.probe.speed > 1 ? ` · shown ${props.probe.speed} times as fast as life` : '' }}
       </p>
       <p v-if="away" class="look small" role="alert">The stand-in does not answer. Go by the clock and by looking.</p>
-      <button class="push" type="button" @click="$emit('stop')">Take the probe out</button>
+      <ElButton @click="$emit('stop')">Take the probe out</ElButton>
     </template>
     <div v-else class="start">
       <p class="small quiet">It follows the bake as predicted, at the pace of an oven of its own.</p>
-      <button class="push" type="button" @click="$emit('start', 1)">Put the probe in</button>
-      <button class="chip" type="button" @click="$emit('start', 60)">a minute a second, to try it</button>
+      <ElButton @click="$emit('start', 1)">Put the probe in</ElButton>
+      <ElButton class="chip" @click="$emit('start', 60)">a minute a second, to try it</ElButton>
     </div>
   </section>
 </template>

@@ -31,34 +31,27 @@ function send(i: number) {
           <strong v-if="lineOf(q)">“{{ lineOf(q) }}”</strong> {{ q.message }}
         </p>
         <div class="choices">
-          <button
-            v-for="(c, n) in q.choices"
-            :key="c.value"
-            class="chip"
-            :class="{ best: n === 0 }"
-            type="button"
-            @click="emit('answer', i, c.value)"
-          >
+          <ElButton v-for="(c, n) in q.choices" :key="c.value" class="chip" :class="{ best: n === 0 }" @click="emit('answer', i, c.value)">
             {{ c.label }}
-          </button>
+          </ElButton>
           <form v-if="needsGrams(q)" @submit.prevent="send(i)">
             <label
               ><span class="visually-hidden">Grams for {{ lineOf(q) }}</span
-              ><input v-model="typed[i]" inputmode="decimal" placeholder="grams"
+              ><ElInput v-model="typed[i]" inputmode="decimal" placeholder="grams"
             /></label>
-            <button class="push" type="submit">Set</button>
+            <ElButton native-type="submit">Set</ElButton>
           </form>
           <template v-if="ofLine(q)">
-            <button class="chip" type="button" @click="emit('label', recipe.parts[q.part!]?.lines[q.line!]?.named ?? '', q.part!, q.line!)">
+            <ElButton class="chip" @click="emit('label', recipe.parts[q.part!]?.lines[q.line!]?.named ?? '', q.part!, q.line!)">
               Enter its label
-            </button>
-            <button class="chip" type="button" @click="emit('vouch', i)">It is free of all that matters here</button>
-            <button class="chip" type="button" @click="emit('remove', i, 'nothing')">This is not an ingredient</button>
-            <button class="chip" type="button" @click="emit('remove', i, 'method')">This is part of the method</button>
+            </ElButton>
+            <ElButton class="chip" @click="emit('vouch', i)">It is free of all that matters here</ElButton>
+            <ElButton class="chip" @click="emit('remove', i, 'nothing')">This is not an ingredient</ElButton>
+            <ElButton class="chip" @click="emit('remove', i, 'method')">This is part of the method</ElButton>
           </template>
-          <button class="push" type="button" @click="emit('dismiss', i)">
+          <ElButton @click="emit('dismiss', i)">
             {{ q.about === 'ingredient' ? 'Don’t count this line' : 'Leave as it is' }}
-          </button>
+          </ElButton>
         </div>
       </li>
     </ul>
@@ -93,15 +86,10 @@ form {
   border-color: var(--rim);
   font-weight: 700;
 }
-input {
-  width: 92px;
-  min-height: 40px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 10px;
+.el-input {
+  width: 110px;
 }
-.push {
+.el-button.el-button {
   min-height: 40px;
 }
 </style>

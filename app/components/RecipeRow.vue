@@ -38,7 +38,7 @@ const open = computed(() => given.value?.questions.length ?? 0)
         {{ [parts, ...facts].join(' · ') }}<span v-if="given && suits(given).length" class="suits"> · {{ suits(given).join(', ') }}</span>
       </p>
     </div>
-    <button class="round" type="button" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></button>
+    <ElButton class="round" circle text :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')"><IconTrash /></ElButton>
     <ol class="line" :aria-label="`Versions of ${recipe.title}`">
       <li v-for="(v, i) in versions" :key="v.id">
         <IconEgg v-if="i" class="arrow" aria-hidden="true" />

@@ -49,28 +49,14 @@ watch([which, trouble, open], async () => {
   <ElDialog v-model="open" title="Gone wrong?" width="min(640px, 96vw)" top="4vh">
     <div class="desk">
       <div v-if="bowls.length > 1" class="row" role="group" aria-label="Which bowl">
-        <button
-          v-for="c in bowls"
-          :key="c.component"
-          class="chip"
-          type="button"
-          :aria-pressed="which === c.component"
-          @click="which = c.component"
-        >
+        <ElButton v-for="c in bowls" :key="c.component" class="chip" :aria-pressed="which === c.component" @click="which = c.component">
           {{ c.name }}
-        </button>
+        </ElButton>
       </div>
       <div class="row" role="group" aria-label="What is wrong">
-        <button
-          v-for="t in TROUBLES"
-          :key="t"
-          class="chip"
-          type="button"
-          :aria-pressed="trouble === t"
-          @click="trouble = trouble === t ? null : t"
-        >
+        <ElButton v-for="t in TROUBLES" :key="t" class="chip" :aria-pressed="trouble === t" @click="trouble = trouble === t ? null : t">
           {{ TROUBLE_WORDS[t] }}
-        </button>
+        </ElButton>
       </div>
       <p v-if="problem" class="look" role="alert">{{ problem }}</p>
       <ol v-if="found?.rescue" class="steps" aria-live="polite">

@@ -47,23 +47,22 @@ defineExpose({ show, close, showing: computed(() => (open.value ? (tapped.value?
   <div ref="sheet" class="panel tools-sheet" popover="auto" tabindex="-1" autofocus @toggle="open = $event.newState === 'open'">
     <template v-if="line">
       <strong class="of">{{ line.name }}</strong>
-      <button
+      <ElButton
         v-if="comparing"
         class="chip"
-        type="button"
         :aria-pressed="line.pinned"
         :aria-label="`Hold ${line.name} at ${line.grams} g`"
         @click="(emit('pin', line), close())"
       >
         <IconPin aria-hidden="true" /> {{ line.pinned ? 'Let it move again' : `Hold at ${line.grams} g` }}
-      </button>
+      </ElButton>
       <form class="most" @submit.prevent="limit">
-        <label>At most <input v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${line.name}`" /> g</label>
-        <button class="push" type="submit">Set</button>
+        <label>At most <ElInput v-model="most" inputmode="decimal" :aria-label="`At most so many grams of ${line.name}`" /> g</label>
+        <ElButton native-type="submit">Set</ElButton>
       </form>
-      <button class="chip" type="button" :aria-label="`Do without ${line.name}`" @click="(emit('avoid', line), close())">
+      <ElButton class="chip" :aria-label="`Do without ${line.name}`" @click="(emit('avoid', line), close())">
         <IconBan aria-hidden="true" /> Do without it
-      </button>
+      </ElButton>
     </template>
   </div>
 </template>
@@ -94,15 +93,10 @@ defineExpose({ show, close, showing: computed(() => (open.value ? (tapped.value?
   align-items: center;
   gap: 6px;
 }
-input {
-  width: 76px;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 8px;
+.el-input {
+  width: 88px;
 }
-.push {
+.el-button.el-button {
   min-height: 44px;
   padding: 0 14px;
 }

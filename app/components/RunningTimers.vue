@@ -19,10 +19,10 @@ const words = { runs: '', look: 'look now', over: 'time' } as const
         <span v-if="words[r.state]" class="call">{{ words[r.state] }}</span>
         <span class="track" aria-hidden="true"><span :style="{ width: `${100 * r.share}%` }" /></span>
         <span class="deeds">
-          <button class="chip" type="button" @click="$emit('longer', r.timer.id, 4)">
+          <ElButton class="chip" @click="$emit('longer', r.timer.id, 4)">
             <span aria-hidden="true">+4 min</span><span class="visually-hidden">{{ r.timer.label }}: four minutes more</span>
-          </button>
-          <button class="round" type="button" :aria-label="`Stop: ${r.timer.label}`" @click="$emit('stop', r.timer.id)"><IconX /></button>
+          </ElButton>
+          <ElButton class="round" circle text :aria-label="`Stop: ${r.timer.label}`" @click="$emit('stop', r.timer.id)"><IconX /></ElButton>
         </span>
       </li>
     </ul>

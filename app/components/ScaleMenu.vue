@@ -54,31 +54,26 @@ function byTin(close: () => void) {
   <Flap v-slot="{ close }" label="Size" name="Another size" left>
     <div class="sizes">
       <div class="row">
-        <button v-for="f in FACTORS" :key="f.label" class="chip" type="button" @click="(emit('scale', { factor: f.factor }), close())">
+        <ElButton v-for="f in FACTORS" :key="f.label" class="chip" @click="(emit('scale', { factor: f.factor }), close())">
           {{ f.label }}
-        </button>
+        </ElButton>
       </div>
       <form v-if="eggs" class="row" @submit.prevent="byEggs(close)">
-        <label>for <input v-model="wantedEggs" inputmode="decimal" :placeholder="String(eggs)" aria-label="Eggs" /> eggs</label>
-        <button class="push" type="submit">Set</button>
+        <label>for <ElInput v-model="wantedEggs" inputmode="decimal" :placeholder="String(eggs)" aria-label="Eggs" /> eggs</label>
+        <ElButton native-type="submit">Set</ElButton>
       </form>
       <form class="row" @submit.prevent="byLine(close)">
-        <label class="grow"
-          >so that
-          <select v-model="line" aria-label="Line">
-            <option v-for="l in lines" :key="l.key" :value="l.key">{{ l.text }}</option>
-          </select></label
-        >
-        <label>is <input v-model="grams" inputmode="decimal" aria-label="Grams of it" /> g</label>
-        <button class="push" type="submit">Set</button>
+        <span class="grow">so that <PickOne v-model="line" label="Line" :of="lines.map((l) => ({ value: l.key, label: l.text }))" /></span>
+        <label>is <ElInput v-model="grams" inputmode="decimal" aria-label="Grams of it" /> g</label>
+        <ElButton native-type="submit">Set</ElButton>
       </form>
       <form v-if="recipe.tins.length" class="row" @submit.prevent="byTin(close)">
         <label class="grow"
           >from {{ recipe.tins.map((t) => t.text).join(', ') }} to
-          <input v-model="tin" class="long" list="own-tins" placeholder="23 cm round" aria-label="New tins" />
+          <ElInput v-model="tin" class="long" list="own-tins" placeholder="23 cm round" aria-label="New tins" />
           <datalist id="own-tins"><option v-for="t in tins" :key="t.id" :value="t.tin.text" /></datalist>
         </label>
-        <button class="push" type="submit">Set</button>
+        <ElButton native-type="submit">Set</ElButton>
       </form>
       <p v-else class="quiet small">To fit it to other tins, say first which tin it is for.</p>
     </div>
@@ -105,20 +100,13 @@ label {
 .grow {
   flex: 1;
 }
-input,
-select {
-  min-height: 40px;
-  width: 72px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 8px;
+.el-input {
+  width: 84px;
 }
-select,
-.long {
-  width: 170px;
+.el-input.long {
+  width: 190px;
 }
-.push {
+.el-button.el-button {
   min-height: 40px;
   padding: 0 14px;
 }

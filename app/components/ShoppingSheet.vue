@@ -44,14 +44,14 @@ function tick(id: string) {
     <p v-if="!list.length">Everything is in the house.</p>
     <ul v-else class="list" aria-label="To buy">
       <li v-for="b in list" :key="b.ingredient" :class="{ done: ticked.has(b.ingredient) }">
-        <label
-          ><input type="checkbox" :checked="ticked.has(b.ingredient)" @change="tick(b.ingredient)" /><b>{{ name(b.ingredient) }}</b>
+        <ElCheckbox :model-value="ticked.has(b.ingredient)" @change="tick(b.ingredient)"
+          ><b>{{ name(b.ingredient) }}</b>
           <span class="how"
             >{{ amount(b)
             }}<span class="quiet small">
               · takes {{ Math.round(b.wants) }} g<template v-if="b.has">, {{ Math.round(b.has) }} in the house</template></span
             ></span
-          ></label
+          ></ElCheckbox
         >
       </li>
     </ul>
@@ -59,8 +59,8 @@ function tick(id: string) {
     <p v-if="checks.length" class="look small">Read the label of {{ checks.join(', ') }}.</p>
     <p role="status" class="small">{{ said }}</p>
     <div v-if="list.length" class="deeds">
-      <button class="push main" type="button" @click="copy">Copy the list</button>
-      <button class="push" type="button" @click="print">Print it</button>
+      <ElButton type="primary" @click="copy">Copy the list</ElButton>
+      <ElButton @click="print">Print it</ElButton>
     </div>
   </ElDialog>
 </template>

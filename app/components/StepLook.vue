@@ -23,8 +23,8 @@ const warned = computed(() =>
     </p>
     <p class="small">{{ look.ifNot }}</p>
     <div v-if="step.ready && counter.answer?.spoon" class="spoons">
-      <button class="push" type="button" @click="counter.spoon(1)">+ 1 tbsp {{ counter.answer.spoon.name }}</button>
-      <button v-if="spoons" class="chip" type="button" @click="counter.spoon(-1)">take one back</button>
+      <ElButton @click="counter.spoon(1)">+ 1 tbsp {{ counter.answer.spoon.name }}</ElButton>
+      <ElButton v-if="spoons" class="chip" @click="counter.spoon(-1)">take one back</ElButton>
       <span v-if="spoons" role="status"
         ><b>{{ spoons }}</b> added<template v-if="spoons > counter.answer.spoon.most">: more than this batter bears</template
         ><template v-if="fluidity !== undefined && counter.moved">

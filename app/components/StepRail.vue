@@ -24,7 +24,7 @@ const counter = useCounter()
         </button>
       </li>
     </ol>
-    <button class="push" type="button" @click="counter.giveUp()">Stop this bake</button>
+    <ElButton @click="counter.giveUp()">Stop this bake</ElButton>
   </nav>
 </template>
 

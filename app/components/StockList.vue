@@ -121,14 +121,12 @@ const out = (s: Stock) => cupboard.set(`${ingredientOf(s.id)?.names[0] ?? s.id} 
     <h1 id="stock-title">In the house <span class="quiet small">what the bench may take from</span></h1>
     <form class="add" @submit.prevent="add">
       <label class="grow"
-        ><span class="visually-hidden">What there is</span><input v-model="text" maxlength="200" placeholder="1.5 kg plain flour"
+        ><span class="visually-hidden">What there is</span><ElInput v-model="text" maxlength="200" placeholder="1.5 kg plain flour"
       /></label>
       <label class="date"><span class="small quiet">best before</span><WhenField v-model="date" kind="day" label="Best before" /></label>
-      <button class="push main" type="submit" :disabled="!text.trim()">Put it in</button>
+      <ElButton type="primary" native-type="submit" :disabled="!text.trim()">Put it in</ElButton>
     </form>
-    <p v-if="problem" class="look" role="alert">
-      {{ problem }} <button class="push" type="button" @click="emit('unknown', text)">From its label</button>
-    </p>
+    <p v-if="problem" class="look" role="alert">{{ problem }} <ElButton @click="emit('unknown', text)">From its label</ElButton></p>
     <div class="groups">
       <section v-for="g in groups" :key="g.label" :aria-label="g.label">
         <h2>{{ g.label }}</h2>
@@ -160,7 +158,7 @@ const out = (s: Stock) => cupboard.set(`${ingredientOf(s.id)?.names[0] ?? s.id} 
             >
               {{ age(s)?.words ?? 'no date' }}
             </button>
-            <button class="round" type="button" :aria-label="`Take ${name} out`" @click="out(s)"><IconTrash /></button>
+            <ElButton class="round" circle text :aria-label="`Take ${name} out`" @click="out(s)"><IconTrash /></ElButton>
           </li>
         </ul>
       </section>
@@ -187,14 +185,6 @@ h1 {
 .grow {
   flex: 1;
   min-width: 180px;
-}
-.add input {
-  width: 100%;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 12px;
 }
 .date {
   display: grid;
@@ -280,7 +270,7 @@ li {
   outline: 3px solid var(--beet);
   border-radius: 6px;
 }
-.round {
+.el-button.el-button.round {
   grid-area: out;
   width: 40px;
 }

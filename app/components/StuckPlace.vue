@@ -20,8 +20,8 @@ watch(
     <p>Something in it is not as it should be. Nothing was changed, and your recipes are kept.</p>
     <p class="quiet small">{{ detail }}</p>
     <p class="ways">
-      <button class="push main" type="button" @click="away">To the Shelf</button>
-      <button class="push" type="button" @click="clear">Try again</button>
+      <ElButton type="primary" @click="away">To the Shelf</ElButton>
+      <ElButton @click="clear">Try again</ElButton>
     </p>
   </section>
 </template>

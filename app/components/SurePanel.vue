@@ -41,9 +41,9 @@ const often = (share: number) => (share > 0.9 ? 'nearly always' : `in ${Math.max
   <section class="panel" aria-labelledby="sure-title">
     <h2 id="sure-title">How sure</h2>
     <div class="tools" role="group" aria-label="Measured">
-      <button v-for="t in TOOLS" :key="t.id" class="chip" type="button" :aria-pressed="tools === t.id" @click="tools = t.id">
+      <ElButton v-for="t in TOOLS" :key="t.id" class="chip" :aria-pressed="tools === t.id" @click="tools = t.id">
         {{ t.label }}
-      </button>
+      </ElButton>
     </div>
     <p v-if="!shaky.length">Measured so, every ratio stays where it is meant to be.</p>
     <ul v-else>

@@ -36,7 +36,9 @@ function save() {
 <template>
   <ElDialog v-model="open" title="Edit the recipe" width="min(980px, 96vw)" align-center>
     <div class="edit">
-      <label><span class="visually-hidden">Recipe text</span><textarea v-model="text" spellcheck="false" /></label>
+      <label
+        ><span class="visually-hidden">Recipe text</span><ElInput v-model="text" type="textarea" resize="none" spellcheck="false"
+      /></label>
       <div class="weighed" aria-live="polite">
         <p v-if="problem" class="look">{{ problem }}</p>
         <ul>
@@ -48,8 +50,8 @@ function save() {
       </div>
     </div>
     <template #footer>
-      <button class="push" type="button" @click="open = false">Cancel</button>
-      <button class="push main" type="button" :disabled="!!problem || !text.trim()" @click="save">Use this</button>
+      <ElButton @click="open = false">Cancel</ElButton>
+      <ElButton type="primary" :disabled="!!problem || !text.trim()" @click="save">Use this</ElButton>
     </template>
   </ElDialog>
 </template>
@@ -60,14 +62,8 @@ function save() {
   grid-template-columns: 1.4fr 1fr;
   gap: 14px;
 }
-textarea {
-  width: 100%;
+:deep(.el-textarea__inner) {
   height: min(56vh, 520px);
-  border: 2px solid var(--hair);
-  border-radius: 14px;
-  background: var(--mist);
-  padding: 12px;
-  line-height: 1.5;
 }
 .weighed {
   overflow-y: auto;
@@ -87,7 +83,7 @@ li.asks {
   .edit {
     grid-template-columns: 1fr;
   }
-  textarea {
+  :deep(.el-textarea__inner) {
     height: 38vh;
   }
   .weighed {

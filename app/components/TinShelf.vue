@@ -67,21 +67,22 @@ async function add() {
         <span class="what"
           ><strong>{{ t.tin.text }}</strong> <span class="quiet small">{{ litres(t.tin) }}</span></span
         >
-        <button
+        <ElButton
           class="round"
-          type="button"
+          circle
+          text
           :aria-label="`Take the tin ${t.tin.text} out`"
           @click="cupboard.set(`the tin ${t.tin.text} taken out`, 'tins', t.id, null)"
         >
           <IconTrash />
-        </button>
+        </ElButton>
       </li>
     </ul>
     <form @submit.prevent="add">
       <label class="grow"
-        ><span class="visually-hidden">A tin</span><input v-model="text" maxlength="80" placeholder="23 cm round x2"
+        ><span class="visually-hidden">A tin</span><ElInput v-model="text" maxlength="80" placeholder="23 cm round x2"
       /></label>
-      <button class="push" type="submit" :disabled="!text.trim()">Add</button>
+      <ElButton native-type="submit" :disabled="!text.trim()">Add</ElButton>
     </form>
     <p v-if="problem" class="look" role="alert">{{ problem }}</p>
   </section>
@@ -107,7 +108,7 @@ li {
   text-align: center;
   line-height: 1.15;
 }
-li .round {
+li .el-button.el-button.round {
   position: absolute;
   right: -6px;
   top: 0;
@@ -131,13 +132,5 @@ form {
 }
 .grow {
   flex: 1;
-}
-input {
-  width: 100%;
-  min-height: 44px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 12px;
 }
 </style>

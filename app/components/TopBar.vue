@@ -58,43 +58,47 @@ const places = computed(() => [
         </div>
       </Flap>
     </nav>
-    <button
+    <ElButton
       class="round"
-      type="button"
+      circle
+      text
       aria-label="Undo"
       :title="history.next ? `Undo ${history.next}` : 'Nothing to undo'"
       :disabled="!history.past.length"
       @click="history.undo()"
     >
       <IconUndo />
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       class="round"
-      type="button"
+      circle
+      text
       aria-label="Redo"
       :title="history.again ? `Redo ${history.again}` : 'Nothing to redo'"
       :disabled="!history.future.length"
       @click="history.redo()"
     >
       <IconRedo />
-    </button>
-    <label v-if="wide" class="region">
-      <span class="visually-hidden">Measures and names of</span>
-      <select v-model="kitchen.region">
-        <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }} kitchen</option>
-      </select>
-    </label>
-    <button class="round" type="button" aria-label="Kitchen line" title="Find or do anything ( . )" @click="line = true">
+    </ElButton>
+    <PickOne
+      v-if="wide"
+      v-model="kitchen.region"
+      class="region"
+      label="Measures and names of"
+      :of="REGIONS.map((r) => ({ value: r, label: `${REGION_NAMES[r]} kitchen` }))"
+    />
+    <ElButton class="round" circle text aria-label="Kitchen line" title="Find or do anything ( . )" @click="line = true">
       <IconSearch />
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       class="round"
-      type="button"
+      circle
+      text
       :aria-label="dark ? 'Light colours' : 'Dark colours'"
       @click="kitchen.theme = dark ? 'light' : 'dark'"
     >
       <IconSun v-if="dark" /><IconMoon v-else />
-    </button>
+    </ElButton>
   </header>
 </template>
 
@@ -155,19 +159,11 @@ nav a.here {
   background: var(--spruce-strong);
   color: var(--on-spruce);
 }
-.region select {
-  min-height: 40px;
-  border-radius: 12px;
-  border: 2px solid var(--rim);
-  background: var(--enamel);
-  padding: 0 10px;
-  max-width: 156px;
-}
-.bar .round {
+.bar .el-button.el-button.round {
   width: 40px;
   height: 40px;
 }
-.bar .round:disabled {
+.bar .el-button.el-button.round:disabled {
   opacity: 0.35;
 }
 @media (max-width: 43.75em) {
@@ -184,7 +180,7 @@ nav a.here {
     height: 8px;
     margin-inline: 1px;
   }
-  .bar .round {
+  .bar .el-button.el-button.round {
     width: 33px;
   }
   /* The longest name of a place still leaves room for all that follows. */

@@ -35,7 +35,7 @@ async function drop(id: string) {
     <div class="photos">
       <figure v-for="p in photos" :key="p.id">
         <img :src="p.url" :width="p.width" :height="p.height" alt="The bake" />
-        <button class="push" type="button" @click="drop(p.id)">Take it out</button>
+        <ElButton @click="drop(p.id)">Take it out</ElButton>
       </figure>
       <label class="push">Add a photo<input type="file" accept="image/*" multiple class="visually-hidden" @change="pick" /></label>
     </div>

@@ -54,58 +54,48 @@ const said = (v: boolean | undefined) => (v === undefined ? '' : v ? ': yes' : '
       <label v-for="f in NUMBERS" :key="f.key"
         >{{ f.label }}
         <span
-          ><input
-            :value="trial.record[f.key] ?? ''"
-            inputmode="decimal"
-            @change="number(f.key, ($event.target as HTMLInputElement).value, f.most)"
-          />
+          ><TypedField :value="String(trial.record[f.key] ?? '')" inputmode="decimal" @set="number(f.key, $event, f.most)" />
           {{ f.unit }}</span
         ></label
       >
       <label v-for="f in INNER" :key="f.label"
         >{{ f.label }}
         <span
-          ><input
-            :value="(trial.record[f.group] as Record<string, number | undefined> | undefined)?.[f.key] ?? ''"
+          ><TypedField
+            :value="String((trial.record[f.group] as Record<string, number | undefined> | undefined)?.[f.key] ?? '')"
             inputmode="decimal"
-            @change="inner(f.group, f.key, ($event.target as HTMLInputElement).value)"
+            @set="inner(f.group, f.key, $event)"
           />
           {{ f.unit }}</span
         ></label
       >
     </div>
     <div class="row">
-      <button v-for="y in YES" :key="y.key" class="chip" type="button" :aria-pressed="trial.record[y.key] === true" @click="flip(y.key)">
+      <ElButton v-for="y in YES" :key="y.key" class="chip" :aria-pressed="trial.record[y.key] === true" @click="flip(y.key)">
         {{ y.label }}{{ said(trial.record[y.key]) }}
-      </button>
+      </ElButton>
     </div>
     <div class="row" role="group" aria-label="The batter was">
       <span class="quiet">the batter was</span>
-      <button
+      <ElButton
         v-for="b in ['stiff', 'right', 'thin'] as const"
         :key="b"
         class="chip"
-        type="button"
         :aria-pressed="trial.record.batter === b"
         @click="change({ record: { ...trial.record, batter: trial.record.batter === b ? undefined : b } }, 'how the batter was')"
       >
         {{ b }}
-      </button>
+      </ElButton>
     </div>
     <div class="row" role="group" aria-label="Somebody could eat it who eats">
       <span class="quiet">eaten by somebody with</span>
-      <button v-for="n in NEEDS" :key="n.id" class="chip" type="button" :aria-pressed="trial.ate.includes(n.id)" @click="eats(n.id)">
+      <ElButton v-for="n in NEEDS" :key="n.id" class="chip" :aria-pressed="trial.ate.includes(n.id)" @click="eats(n.id)">
         {{ n.label }}
-      </button>
+      </ElButton>
     </div>
     <label class="note"
       >Notes
-      <textarea
-        :value="trial.note"
-        rows="3"
-        maxlength="4000"
-        @change="change({ note: ($event.target as HTMLTextAreaElement).value }, 'a note')"
-      />
+      <TypedField multiline :value="trial.note" maxlength="4000" @set="change({ note: $event }, 'a note')" />
     </label>
   </div>
 </template>
@@ -122,18 +112,8 @@ const said = (v: boolean | undefined) => (v === undefined ? '' : v ? ': yes' : '
   gap: 6px;
   align-items: center;
 }
-input,
-textarea {
-  min-height: 42px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 10px;
-  width: 100%;
-}
-.fields input {
-  width: 84px;
-  text-align: right;
+.fields .el-input {
+  width: 96px;
 }
 .row {
   display: flex;

@@ -8,7 +8,7 @@ const shelf = useShelf()
 <template>
   <div v-if="shelf.trouble" class="trouble look" role="alert">
     <p>{{ shelf.trouble.message }}</p>
-    <button class="push" type="button" @click="downloadAll(shelf.versions)">Download my recipes</button>
+    <ElButton @click="downloadAll(shelf.versions)">Download my recipes</ElButton>
   </div>
 </template>
 

@@ -13,8 +13,8 @@ defineEmits<{ vouch: [part: number, line: number]; label: [part: number, line: n
     <ul>
       <li v-for="u in unknown" :key="`${u.part}-${u.line}`">
         <span>{{ unknownWords(u) }}</span>
-        <button class="chip" type="button" @click="$emit('label', u.part, u.line)">Enter its label</button>
-        <button class="chip" type="button" @click="$emit('vouch', u.part, u.line)">Mine is free of all that matters here</button>
+        <ElButton class="chip" @click="$emit('label', u.part, u.line)">Enter its label</ElButton>
+        <ElButton class="chip" @click="$emit('vouch', u.part, u.line)">Mine is free of all that matters here</ElButton>
       </li>
     </ul>
   </section>

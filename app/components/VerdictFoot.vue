@@ -59,6 +59,7 @@ defineProps<{ headline: string; detail: string; bad?: boolean; stays?: boolean }
   .actions {
     width: 100%;
   }
+  .actions :slotted(.el-button.el-button),
   .actions :slotted(.push) {
     flex: 1;
     padding: 0 10px;

@@ -92,14 +92,12 @@ async function remove(v: Version) {
           @set="(t: string) => note(v, t)"
         />
         <div class="acts">
-          <button class="chip" type="button" :aria-pressed="v.bakedAt !== null" @click="baked(v)">
+          <ElButton class="chip" :aria-pressed="v.bakedAt !== null" @click="baked(v)">
             {{ v.bakedAt === null ? 'I baked this' : `baked ${day(v.bakedAt)}` }}
-          </button>
+          </ElButton>
           <NuxtLink v-if="v.id !== current" class="push" :to="`/bench/${v.id}`" @click="open = false">Open</NuxtLink>
-          <button v-if="v.id !== versions.at(-1)!.id" class="push" type="button" @click="restore(v)">Bring back</button>
-          <button v-if="versions.length > 1" class="push" type="button" :aria-label="`Remove version ${v.name}`" @click="remove(v)">
-            Remove
-          </button>
+          <ElButton v-if="v.id !== versions.at(-1)!.id" @click="restore(v)">Bring back</ElButton>
+          <ElButton v-if="versions.length > 1" :aria-label="`Remove version ${v.name}`" @click="remove(v)"> Remove </ElButton>
         </div>
       </li>
     </ul>
@@ -107,8 +105,8 @@ async function remove(v: Version) {
       A version that was baked stays as it was: a change to it makes a new one. “Bring back” makes an old one the newest.
     </p>
     <template #footer>
-      <button v-if="versions.length > 1" class="push" type="button" @click="((open = false), emit('compare'))">Compare two</button>
-      <button class="push main" type="button" @click="open = false">Done</button>
+      <ElButton v-if="versions.length > 1" @click="((open = false), emit('compare'))">Compare two</ElButton>
+      <ElButton type="primary" @click="open = false">Done</ElButton>
     </template>
   </ElDialog>
 </template>
@@ -136,21 +134,13 @@ li.here {
 .who {
   display: grid;
 }
-.who :deep(input) {
-  border: 0;
-  border-bottom: 2px solid var(--hair);
+.who :deep(.el-input__wrapper) {
+  border-width: 0 0 2px;
+  border-color: var(--hair);
+  border-radius: 0;
   background: none;
-  font-weight: 650;
-  min-height: 38px;
   padding: 0;
-}
-li :deep(textarea) {
-  border: 2px solid var(--hair);
-  border-radius: 10px;
-  background: var(--mist);
-  padding: 8px 10px;
-  min-height: 44px;
-  resize: vertical;
+  font-weight: 650;
 }
 .acts {
   grid-column: 1 / -1;
@@ -159,7 +149,8 @@ li :deep(textarea) {
   gap: 8px;
   align-items: center;
 }
-.acts .push {
+.acts .push,
+.acts .el-button.el-button {
   min-height: 38px;
   padding: 0 14px;
 }

@@ -27,8 +27,8 @@ const flag = (o: Option) => {
         Ways
         <span class="quiet small">{{ busy && tried ? `${tried} tried, ${options.length} so far` : `${options.length} fit` }}</span>
       </h2>
-      <button v-if="busy && tried" class="push" type="button" @click="$emit('stop')">Enough</button>
-      <button v-else-if="options.length > 1" class="push" type="button" @click="$emit('compare')">Side by side</button>
+      <ElButton v-if="busy && tried" @click="$emit('stop')">Enough</ElButton>
+      <ElButton v-else-if="options.length > 1" @click="$emit('compare')">Side by side</ElButton>
     </header>
     <ol class="list" tabindex="0" aria-labelledby="ways-title">
       <li v-for="o in options" :key="o.id">
@@ -56,7 +56,7 @@ header {
   align-items: center;
   gap: 8px;
 }
-header .push {
+header .el-button.el-button {
   min-height: 36px;
   padding: 0 12px;
   font-size: 0.9rem;

@@ -13,7 +13,7 @@ const usual = (degrees: readonly number[]) => degrees[1]!
   <Flap :label="label" name="Wishes" :pressed="chosen.length > 0">
     <ul>
       <li v-for="w in WISHES" :key="w.id">
-        <button class="chip" type="button" :aria-pressed="goals.includes(w.id)" @click="emit('toggle', w.id)">{{ w.label }}</button>
+        <ElButton class="chip" :aria-pressed="goals.includes(w.id)" @click="emit('toggle', w.id)">{{ w.label }}</ElButton>
         <span v-if="w.degrees && goals.includes(w.id)" class="degrees" role="group" :aria-label="`How much ${w.label}`">
           <button
             v-for="d in w.degrees"
@@ -26,12 +26,15 @@ const usual = (degrees: readonly number[]) => degrees[1]!
             {{ degreeWord(d) }}
           </button>
         </span>
-        <label v-if="w.id === 'sugar-swap' && goals.includes(w.id)" class="which">
+        <span v-if="w.id === 'sugar-swap' && goals.includes(w.id)" class="which">
           <span class="small quiet">which</span>
-          <select :value="sweetener" @change="emit('sweetener', ($event.target as HTMLSelectElement).value)">
-            <option v-for="s in SWEETENERS" :key="s.id" :value="s.id">{{ s.label }}</option>
-          </select>
-        </label>
+          <PickOne
+            :model-value="sweetener"
+            label="which"
+            :of="SWEETENERS.map((s) => ({ value: s.id, label: s.label }))"
+            @update:model-value="emit('sweetener', $event)"
+          />
+        </span>
       </li>
     </ul>
   </Flap>
@@ -77,16 +80,8 @@ li:has(.degrees) {
   align-items: center;
   gap: 6px;
 }
-select {
-  min-height: 38px;
-  border: 2px solid var(--hair);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 8px;
-}
 @media (pointer: coarse), (max-width: 43.75em) {
-  .degree,
-  select {
+  .degree {
     min-height: 44px;
   }
 }

@@ -132,6 +132,12 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
   const a = one.value
   if (a?.step !== undefined) void clock.fix(a.bake, a.step, change, label)
 }
+/** How long what may wait does wait. */
+const WAITS: { value: Waits; label: string }[] = [
+  { value: 'least', label: 'the least that does' },
+  { value: 'usual', label: 'as usual' },
+  { value: 'better', label: 'long, where better' },
+]
 </script>
 
 <template>
@@ -142,27 +148,17 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         <label v-if="day" class="dial"
           >served <WhenField kind="moment" label="Served at" :model-value="day.serveAt" @update:model-value="serve"
         /></label>
-        <button
-          v-if="day"
-          class="chip thin"
-          type="button"
-          :aria-pressed="day.quiet"
-          @click="clock.change({ quiet: !day.quiet }, 'quiet nights')"
-        >
+        <ElButton v-if="day" class="chip thin" :aria-pressed="day.quiet" @click="clock.change({ quiet: !day.quiet }, 'quiet nights')">
           hands rest 22–7
-        </button>
-        <label v-if="day" class="dial"
+        </ElButton>
+        <span v-if="day" class="dial"
           >waits
-          <select
-            :value="day.waits ?? 'usual'"
-            aria-label="How long waits are"
-            @change="clock.change({ waits: ($event.target as HTMLSelectElement).value as Waits }, 'how long waits are')"
-          >
-            <option value="least">the least that does</option>
-            <option value="usual">as usual</option>
-            <option value="better">long, where better</option>
-          </select></label
-        >
+          <PickOne
+            :model-value="day.waits ?? 'usual'"
+            label="How long waits are"
+            :of="WAITS"
+            @update:model-value="clock.change({ waits: $event }, 'how long waits are')"
+        /></span>
       </div>
       <div class="row bakes" role="group" aria-label="Bakes">
         <span v-for="v in clock.versions" :key="v.id" class="bake">
@@ -183,16 +179,15 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
           <span class="small"
             >the evening before<template v-if="clock.parts.length > 1">, of {{ clock.nameOf(b.version) }}</template></span
           >
-          <button
+          <ElButton
             v-for="p in b.parts"
             :key="p.part"
             class="chip thin"
-            type="button"
             :aria-pressed="p.ahead"
             @click="clock.makeAhead(b.version.id, p.part)"
           >
             {{ p.name }}
-          </button>
+          </ElButton>
         </div>
       </div>
     </header>
@@ -214,12 +209,10 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
 
     <VerdictFoot :headline="headline" :detail="detail" :bad="!!answer?.conflicts.length">
       <template v-if="answer">
-        <button v-if="stuckAhead" class="push" type="button" @click="clock.change({ ahead: {} }, 'all on the day')">
-          Make it all on the day
-        </button>
-        <button v-if="heldAndStuck" class="push" type="button" @click="clock.letGo(heldAndStuck)">Let it go where it fits</button>
-        <button class="push" type="button" @click="clock.late()">I’m running late</button>
-        <button class="push main" type="button" @click="shopping = true">To buy</button>
+        <ElButton v-if="stuckAhead" @click="clock.change({ ahead: {} }, 'all on the day')"> Make it all on the day </ElButton>
+        <ElButton v-if="heldAndStuck" @click="clock.letGo(heldAndStuck)">Let it go where it fits</ElButton>
+        <ElButton @click="clock.late()">I’m running late</ElButton>
+        <ElButton type="primary" @click="shopping = true">To buy</ElButton>
       </template>
     </VerdictFoot>
 
@@ -230,7 +223,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
           <h3 v-if="days.length > 1 || date !== plan.servedAt.slice(0, 10)">{{ nameOfDay(date) }}</h3>
           <ol>
             <li v-for="a in list" :key="a.id" :class="{ picked: picked === a.id, waits: !a.handsOn }">
-              <input type="checkbox" :checked="false" :aria-label="`Done: ${a.label}`" @change="clock.tick(a.id)" />
+              <ElCheckbox :model-value="false" :aria-label="`Done: ${a.label}`" @change="clock.tick(a.id)" />
               <time :datetime="a.start">{{ hour(a.start) }}</time>
               <button class="plain" type="button" :aria-pressed="picked === a.id" @click="picked = picked === a.id ? null : a.id">
                 <span>{{ a.label }}</span>
@@ -245,28 +238,18 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
               <div v-if="picked === a.id && a.step !== undefined" class="row put-right">
                 <label class="dial"
                   >takes
-                  <input
-                    :value="minutes(a)"
+                  <TypedField
+                    :value="String(minutes(a))"
                     inputmode="numeric"
                     :aria-label="`Minutes: ${a.label}`"
-                    @change="
-                      fix(
-                        { minutes: Math.max(0, Math.min(3000, Math.round(Number(($event.target as HTMLInputElement).value)) || 0)) },
-                        'how long a step takes',
-                      )
-                    "
+                    @set="fix({ minutes: Math.max(0, Math.min(3000, Math.round(Number($event)) || 0)) }, 'how long a step takes')"
                   />
                   min</label
                 >
-                <button
-                  class="chip thin"
-                  type="button"
-                  :aria-pressed="a.handsOn"
-                  @click="fix({ handsOn: !a.handsOn }, 'whether a step wants hands')"
-                >
+                <ElButton class="chip thin" :aria-pressed="a.handsOn" @click="fix({ handsOn: !a.handsOn }, 'whether a step wants hands')">
                   wants hands
-                </button>
-                <button class="chip thin" type="button" @click="fix({ off: true }, 'a step left out')">leave it out</button>
+                </ElButton>
+                <ElButton class="chip thin" @click="fix({ off: true }, 'a step left out')">leave it out</ElButton>
               </div>
               <div v-if="picked === a.id" class="row put-right">
                 <label class="dial"
@@ -277,7 +260,7 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
                     :model-value="a.start.slice(11)"
                     @update:model-value="(at: string) => at && clock.hold(a.id, `${a.start.slice(0, 10)}T${at}`)"
                 /></label>
-                <button v-if="a.held" class="chip thin" type="button" @click="clock.letGo(a.id)">let it go where it fits</button>
+                <ElButton v-if="a.held" class="chip thin" @click="clock.letGo(a.id)">let it go where it fits</ElButton>
               </div>
             </li>
           </ol>
@@ -292,26 +275,26 @@ const fix = (change: { minutes?: number; handsOn?: boolean; off?: boolean }, lab
         <h2 id="ready-title">Have ready</h2>
         <ul class="ready" aria-label="Equipment">
           <li v-for="e in equipment" :key="e">
-            <label><input type="checkbox" :checked="day?.ready?.includes(e)" @change="clock.setOut(e)" />{{ e }}</label>
+            <ElCheckbox :model-value="day?.ready?.includes(e) ?? false" @change="clock.setOut(e)">{{ e }}</ElCheckbox>
           </li>
         </ul>
         <template v-if="clock.takeOut.length">
           <h3>Take out of the cold</h3>
           <ul class="ready" aria-label="Take out of the cold">
             <li v-for="t in clock.takeOut" :key="t.bake">
-              <label
-                ><input type="checkbox" :checked="day?.ready?.includes(`out:${t.bake}`)" @change="clock.setOut(`out:${t.bake}`)" /><span
+              <ElCheckbox :model-value="day?.ready?.includes(`out:${t.bake}`) ?? false" @change="clock.setOut(`out:${t.bake}`)"
+                ><span
                   ><b>{{ moment(t.at) }}</b> {{ t.what.join(', ') }}
                   <span v-if="clock.versions.length > 1" class="quiet small">· {{ t.bake }}</span></span
-                ></label
+                ></ElCheckbox
               >
             </li>
           </ul>
         </template>
         <div class="row files">
-          <button class="push" type="button" @click="calendar">Calendar file</button>
-          <button class="push" type="button" @click="copyReady">Copy this list</button>
-          <button class="push" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
+          <ElButton @click="calendar">Calendar file</ElButton>
+          <ElButton @click="copyReady">Copy this list</ElButton>
+          <ElButton @click="print"><IconPrinter aria-hidden="true" /> Print</ElButton>
         </div>
         <p role="status" class="small">{{ said }}</p>
       </section>
@@ -348,16 +331,12 @@ h3 {
   gap: 6px 10px;
   align-items: center;
 }
-.bakes select {
-  min-height: 38px;
-  max-width: 100%;
-}
 .head .row {
   min-width: 0;
   max-width: 100%;
 }
 /* Minutes, and not the hour, whose field has a width of its own. */
-.put-right .dial > input {
+.put-right .dial > .el-input {
   width: 70px;
   text-align: right;
 }
@@ -365,9 +344,6 @@ h3 {
 .head .aheads {
   flex-basis: 100%;
   gap: 6px 22px;
-}
-.bakes select {
-  width: 190px;
 }
 /* What cannot be had now, and was to be had before. */
 .before {
@@ -406,12 +382,6 @@ h3 {
   padding: 8px 0;
   border-bottom: 1px solid var(--hair);
 }
-.agenda li input[type='checkbox'] {
-  width: 20px;
-  height: 20px;
-  margin-top: 2px;
-  accent-color: var(--beet);
-}
 .agenda time {
   white-space: nowrap;
   font-family: var(--display);
@@ -442,12 +412,6 @@ h3 {
   align-items: center;
   min-height: 34px;
 }
-.ready input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--beet);
-  flex: none;
-}
 .files {
   margin-top: 12px;
 }
@@ -464,10 +428,10 @@ h3 {
   }
 }
 @media print {
-  .head select,
+  .head .el-select,
   .bake .plain,
   .files,
-  .agenda input {
+  .agenda .el-checkbox {
     display: none;
   }
   .below {

@@ -80,11 +80,11 @@ const offset = computed({
         <h2 id="about-title">What does it do?</h2>
         <label class="ask"
           ><span class="visually-hidden">Ingredient</span
-          ><input v-model="query" class="blank" type="search" maxlength="80" placeholder="egg, xanthan, buttermilk …"
+          ><ElInput v-model="query" type="search" maxlength="80" placeholder="egg, xanthan, buttermilk …"
         /></label>
         <ul v-if="found.length" class="found">
           <li v-for="i in found" :key="i.id">
-            <button class="chip" type="button" @click="about(i.id)">{{ i.name }}</button>
+            <ElButton class="chip" @click="about(i.id)">{{ i.name }}</ElButton>
           </li>
         </ul>
         <IngredientFacts v-if="shown" :ingredient="shown" />
@@ -99,62 +99,46 @@ const offset = computed({
           <li v-for="p in cupboard.own" :key="p.id">
             <button class="plain" type="button" @click="edit(p)">{{ p.name }}</button>
             <span class="small quiet">{{ p.contains?.length ? `holds ${p.contains.join(', ')}` : 'no listed allergen' }}</span>
-            <button
-              class="push"
-              type="button"
-              :aria-label="`Forget ${p.name}`"
-              @click="cupboard.set(`“${p.name}” forgotten`, 'own', p.id, null)"
-            >
-              Forget
-            </button>
+            <ElButton :aria-label="`Forget ${p.name}`" @click="cupboard.set(`“${p.name}” forgotten`, 'own', p.id, null)"> Forget </ElButton>
           </li>
         </ul>
         <p v-if="!cupboard.own.length" class="quiet small">
           Something that the pantry does not know, from its label: a spread, a protein powder, a blend.
         </p>
-        <button class="push" type="button" @click="edit(null)">Describe one</button>
+        <ElButton @click="edit(null)">Describe one</ElButton>
       </section>
       <section class="panel kitchen" aria-labelledby="kitchen-title">
         <h2 id="kitchen-title">This kitchen</h2>
         <div class="set">
           <span>Measures and names</span>
-          <select v-model="kitchen.region" aria-label="Measures and names">
-            <option v-for="r in REGIONS" :key="r" :value="r">{{ REGION_NAMES[r] }}</option>
-          </select>
+          <PickOne v-model="kitchen.region" label="Measures and names" :of="REGIONS.map((r) => ({ value: r, label: REGION_NAMES[r] }))" />
         </div>
         <div class="set">
           <span>Measured with</span>
           <span class="row" role="group" aria-label="Measured with">
-            <button
-              v-for="t in TOOLS"
-              :key="t.id"
-              class="chip"
-              type="button"
-              :aria-pressed="kitchen.tools === t.id"
-              @click="kitchen.tools = t.id"
-            >
+            <ElButton v-for="t in TOOLS" :key="t.id" class="chip" :aria-pressed="kitchen.tools === t.id" @click="kitchen.tools = t.id">
               {{ t.label }}
-            </button>
+            </ElButton>
           </span>
         </div>
         <label class="set"
           ><span>Above the sea <span class="quiet small">thin air lifts more and dries</span></span>
-          <span class="row"><input v-model.lazy="metres" inputmode="numeric" /> m</span></label
+          <span class="row"><ElInput v-model.lazy="metres" inputmode="numeric" /> m</span></label
         >
         <div class="set">
           <span>Oven</span>
           <span class="row">
-            <button class="chip" type="button" :aria-pressed="!kitchen.oven.fan" @click="kitchen.oven.fan = false">no fan</button>
-            <button class="chip" type="button" :aria-pressed="kitchen.oven.fan" @click="kitchen.oven.fan = true">fan</button>
+            <ElButton class="chip" :aria-pressed="!kitchen.oven.fan" @click="kitchen.oven.fan = false">no fan</ElButton>
+            <ElButton class="chip" :aria-pressed="kitchen.oven.fan" @click="kitchen.oven.fan = true">fan</ElButton>
           </span>
         </div>
         <label class="set"
           ><span>It runs hotter than it says by <span class="quiet small">less than nothing: cooler</span></span>
-          <span class="row"><input v-model.lazy="offset" inputmode="numeric" /> °C</span></label
+          <span class="row"><ElInput v-model.lazy="offset" inputmode="numeric" /> °C</span></label
         >
         <label class="set wide"
           ><span>Its ways</span
-          ><input v-model.lazy="kitchen.oven.note" class="long" maxlength="200" placeholder="browns on the left, slow to heat"
+          ><ElInput v-model.lazy="kitchen.oven.note" class="long" maxlength="200" placeholder="browns on the left, slow to heat"
         /></label>
       </section>
     </div>
@@ -174,8 +158,7 @@ const offset = computed({
   grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
-.ask input {
-  width: 100%;
+.ask .el-input {
   margin: 8px 0;
 }
 .found {
@@ -199,7 +182,7 @@ const offset = computed({
   min-height: 36px;
 }
 .own + p,
-.own + .push {
+.own + .el-button.el-button {
   margin: 8px 0;
 }
 .kitchen {
@@ -224,19 +207,11 @@ const offset = computed({
   flex-wrap: wrap;
   justify-content: flex-end;
 }
-.set input,
-.set select {
-  min-height: 40px;
-  width: 84px;
-  border: 2px solid var(--rim);
-  border-radius: 10px;
-  background: var(--enamel);
-  padding: 0 10px;
-  text-align: right;
+.set .el-input {
+  width: 96px;
 }
-.set select {
-  width: auto;
-  text-align: left;
+.set .el-input.long {
+  width: 100%;
 }
 .set .long {
   flex: 1;

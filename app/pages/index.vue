@@ -96,16 +96,17 @@ function pick(event: Event) {
       </p>
       <form @submit.prevent="take">
         <label class="visually-hidden" for="paste">Recipe text</label>
-        <textarea
+        <ElInput
           id="paste"
           v-model="pasted"
-          rows="9"
+          type="textarea"
+          :rows="9"
           placeholder="Sponge sandwich&#10;225 g butter&#10;225 g caster sugar&#10;4 large eggs&#10;…"
         />
         <div class="actions">
-          <button class="push main" type="submit" :disabled="!pasted.trim() || reading">
+          <ElButton type="primary" native-type="submit" :disabled="!pasted.trim() || reading">
             <IconClipboard aria-hidden="true" /> {{ reading ? 'Reading…' : 'Add this recipe' }}
-          </button>
+          </ElButton>
           <label class="push file"
             ><IconFile aria-hidden="true" /> Open a file<input
               type="file"
@@ -116,7 +117,7 @@ function pick(event: Event) {
           /></label>
         </div>
       </form>
-      <button class="push" type="button" @click="boxOpen = true"><IconBox aria-hidden="true" /> Start from a box</button>
+      <ElButton @click="boxOpen = true"><IconBox aria-hidden="true" /> Start from a box</ElButton>
       <p class="quiet small">
         Or drop texts, recipe files or saved web pages anywhere on this page, many at once. Separate recipes in one text with a line of
         dashes.
@@ -134,27 +135,26 @@ function pick(event: Event) {
         </h2>
         <label class="search"
           ><IconSearch aria-hidden="true" /><span class="visually-hidden">Search recipes and ingredients</span
-          ><input v-model="search" type="search" placeholder="Title or ingredient"
+          ><ElInput v-model="search" type="search" placeholder="Title or ingredient"
         /></label>
         <div class="needs" role="group" aria-label="Show what somebody can eat">
-          <button class="chip" type="button" :aria-pressed="now" title="Everything that it wants is in the cupboard" @click="now = !now">
+          <ElButton class="chip" :aria-pressed="now" title="Everything that it wants is in the cupboard" @click="now = !now">
             can bake now
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-for="n in needs"
             :key="n.id"
             class="chip"
-            type="button"
             :aria-pressed="wantedNeeds.includes(n.id as HardNeed)"
             @click="toggleNeed(n.id as HardNeed)"
           >
             {{ n.label }}
-          </button>
+          </ElButton>
         </div>
       </div>
       <div v-if="removed" class="look undo" role="status">
         “{{ removed }}” was taken off the shelf.
-        <button class="push" type="button" @click="putBack">Put it back</button>
+        <ElButton @click="putBack">Put it back</ElButton>
       </div>
       <p v-if="arrived" class="look undo" role="status">{{ arrived }} recipes are on the shelf, the newest first.</p>
       <ul v-if="shown.length">
@@ -171,7 +171,7 @@ function pick(event: Event) {
       <p v-else class="panel empty">
         <template v-if="shelf.recipes.length"
           >Nothing on the shelf fits.
-          <button class="push" type="button" @click="((search = ''), (wantedNeeds = []), (now = false))">Show everything</button></template
+          <ElButton @click="((search = ''), (wantedNeeds = []), (now = false))">Show everything</ElButton></template
         >
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
@@ -203,15 +203,8 @@ function pick(event: Event) {
 .bring h1 {
   font-size: 1.7rem;
 }
-textarea {
-  width: 100%;
-  border: 2px solid var(--hair);
-  border-radius: 14px;
-  background: var(--mist);
-  padding: 12px 14px;
-  resize: vertical;
+:deep(.el-textarea__inner) {
   min-height: 180px;
-  line-height: 1.5;
 }
 .actions {
   display: flex;
@@ -250,12 +243,12 @@ textarea {
   padding: 0 12px;
   min-height: 42px;
 }
-.search input {
-  border: 0;
-  background: none;
-  width: 100%;
-  outline: none;
+.search :deep(.el-input__wrapper) {
   min-height: 38px;
+  border: 0;
+  padding: 0;
+  background: none;
+  outline: none;
 }
 .search:focus-within {
   outline: 3px solid var(--beet);

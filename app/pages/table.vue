@@ -58,29 +58,30 @@ async function plan() {
       <ul>
         <li v-for="(g, i) in table.groups" :key="i">
           <div class="count">
-            <button class="round" type="button" :aria-label="`One fewer: ${label(g.needs)}`" @click="count(i, -1)">−</button>
+            <ElButton class="round" circle text :aria-label="`One fewer: ${label(g.needs)}`" @click="count(i, -1)">−</ElButton>
             <b>{{ g.count }}</b>
-            <button class="round" type="button" :aria-label="`One more: ${label(g.needs)}`" @click="count(i, 1)">+</button>
+            <ElButton class="round" circle text :aria-label="`One more: ${label(g.needs)}`" @click="count(i, 1)">+</ElButton>
             <span class="of">{{ g.needs.length ? '' : 'eat anything' }}</span>
-            <button
+            <ElButton
               v-if="table.groups.length > 1"
               class="round away"
-              type="button"
+              circle
+              text
               :aria-label="`Take away: ${label(g.needs)}`"
               @click="take(i)"
             >
               ×
-            </button>
+            </ElButton>
           </div>
           <div class="needs" role="group" :aria-label="`What these ${g.count} need`">
-            <button v-for="n in NEEDS" :key="n.id" class="chip" type="button" :aria-pressed="g.needs.includes(n.id)" @click="need(i, n.id)">
+            <ElButton v-for="n in NEEDS" :key="n.id" class="chip" :aria-pressed="g.needs.includes(n.id)" @click="need(i, n.id)">
               {{ n.label }}
-            </button>
+            </ElButton>
           </div>
         </li>
       </ul>
       <div class="row">
-        <button class="push" type="button" :disabled="table.groups.length >= 10" @click="add">Others with other needs</button>
+        <ElButton :disabled="table.groups.length >= 10" @click="add">Others with other needs</ElButton>
         <label
           >slices each
           <select :value="table.portions" @change="table.change(table.groups, Number(($event.target as HTMLSelectElement).value))">
@@ -141,10 +142,10 @@ async function plan() {
         </tbody>
       </table>
       <div class="row">
-        <button v-if="bakes.length" class="push main" type="button" @click="plan">Plan the day</button>
-        <button v-if="table.union.length" class="push" type="button" :disabled="!!table.looking" @click="table.look()">
+        <ElButton v-if="bakes.length" type="primary" @click="plan">Plan the day</ElButton>
+        <ElButton v-if="table.union.length" :disabled="!!table.looking" @click="table.look()">
           {{ table.looking ? `Trying ${table.looking.at} of ${table.looking.of}…` : 'Look what could be made for all of them' }}
-        </button>
+        </ElButton>
       </div>
       <p v-if="bakes.length && bakeOf(bakes[0]!.id)?.allergens.length" class="small quiet">
         Known to be in these: {{ [...new Set(bakes.flatMap((b) => b.allergens))].join(', ') }}.
@@ -181,7 +182,7 @@ h1 {
   min-width: 46px;
   text-align: center;
 }
-.count .round {
+.count .el-button.el-button.round {
   border: 2px solid var(--rim);
   color: var(--ink);
   font-size: 1.3rem;
@@ -202,13 +203,6 @@ h1 {
 .row {
   gap: 10px 14px;
   margin-top: 14px;
-}
-select {
-  min-height: 42px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 10px;
 }
 .bakes li {
   display: grid;

@@ -190,16 +190,15 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
         <div class="needs">
           <div role="group" aria-label="Must be">
             <span class="quiet small" aria-hidden="true">must be</span>
-            <button
+            <ElButton
               v-for="n in NEEDS"
               :key="n.id"
               class="chip"
-              type="button"
               :aria-pressed="bench.setup.goals.includes(n.id)"
               @click="bench.toggleGoal(n.id)"
             >
               {{ n.label }}
-            </button>
+            </ElButton>
             <WishMenu
               :goals="bench.setup.goals"
               :amount="bench.setup.amount"
@@ -236,7 +235,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
       />
       <p v-if="boxId" class="box small">
         <span>{{ boxLabel ? 'Sums follow the label of your box.' : 'A typical box of its kind.' }}</span>
-        <button class="push" type="button" @click="boxOpen = true">{{ boxLabel ? 'Its label' : 'Type its label' }}</button>
+        <ElButton @click="boxOpen = true">{{ boxLabel ? 'Its label' : 'Type its label' }}</ElButton>
         <span v-if="bench.balance?.boxes">{{ bench.balance.boxes.message }}</span>
       </p>
 
@@ -313,10 +312,8 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
             <div class="out">
               <NuxtLink class="push" :to="`/tins/${bench.version.id}`">Tins and oven</NuxtLink>
               <NuxtLink class="push" :to="`/counter/${bench.version.id}`">Bake it now</NuxtLink>
-              <button class="push" type="button" @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</button>
-              <button class="push" type="button" @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)">
-                As a recipe file
-              </button>
+              <ElButton @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</ElButton>
+              <ElButton @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)"> As a recipe file </ElButton>
             </div>
             <p v-if="bench.balance" class="small quiet">
               About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given.
@@ -334,8 +331,8 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           <span>{{ labels.map((l) => ingredientOf(l.ingredient)?.names[0] ?? 'what nobody knows yet').join(', ') }}</span>
         </div>
       </template>
-      <button v-if="dirty" class="push" type="button" @click="save()">Save version</button>
-      <button class="push main" type="button" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</button>
+      <ElButton v-if="dirty" @click="save()">Save version</ElButton>
+      <ElButton type="primary" @click="toCard">{{ dirty ? 'Save and take the card' : 'Take the card' }}</ElButton>
     </VerdictFoot>
 
     <PageReading
@@ -425,7 +422,8 @@ h1 {
   gap: 6px 14px;
   align-items: center;
 }
-.box .push {
+.box .push,
+.box .el-button.el-button {
   min-height: 36px;
   padding: 0 12px;
 }
@@ -595,7 +593,8 @@ h1 {
   .bench .foot :deep(.words) {
     flex-basis: auto;
   }
-  .bench .foot .push {
+  .bench .foot .push,
+  .bench .foot .el-button.el-button {
     flex: 1 1 auto;
     min-width: 0;
     padding: 0 12px;

@@ -86,8 +86,8 @@ const print = () => window.print()
         <NuxtLink :to="`/bench/${version.id}`">{{ version.name }}</NuxtLink> · {{ day(trial.bakedAt) }}
       </p>
       <span class="deeds">
-        <button class="push" type="button" @click="print">Print this page</button>
-        <button class="round" type="button" aria-label="Take this bake out of the book" @click="remove"><IconTrash /></button>
+        <ElButton @click="print">Print this page</ElButton>
+        <ElButton class="round" circle text aria-label="Take this bake out of the book" @click="remove"><IconTrash /></ElButton>
       </span>
     </header>
     <div class="two">
@@ -160,7 +160,7 @@ const print = () => window.print()
               {{ l.name }}: {{ l.was || 'none' }} → <b class="beet">{{ l.kitchen || 'out' }}</b>
             </li>
           </ul>
-          <button v-if="found.option" class="push main" type="button" @click="tryIt">Make it a version</button>
+          <ElButton v-if="found.option" type="primary" @click="tryIt">Make it a version</ElButton>
         </section>
         <section v-if="found?.causes.length" class="panel" aria-labelledby="why-title" aria-live="polite">
           <h2 id="why-title">Most likely</h2>

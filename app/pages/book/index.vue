@@ -95,13 +95,10 @@ watch(chosen, async (ids) => {
   <div class="book">
     <header class="panel head">
       <h1>Bake book</h1>
-      <input v-model="search" type="search" class="blank" aria-label="Search bakes" placeholder="cake, note, what went wrong" />
-      <select v-model="of" class="blank" aria-label="Bakes of">
-        <option value="">every cake</option>
-        <option v-for="t in titles" :key="t" :value="t">{{ t }}</option>
-      </select>
+      <ElInput v-model="search" type="search" aria-label="Search bakes" placeholder="cake, note, what went wrong" />
+      <PickOne v-model="of" label="Bakes of" :of="[{ value: '', label: 'every cake' }, ...titles.map((t) => ({ value: t, label: t }))]" />
       <PickVersion label="Write down a bake" prompt="write down a bake of…" @pick="add" />
-      <button v-if="rows.length" class="push" type="button" @click="downloadTrials(rows)">As a table (CSV)</button>
+      <ElButton v-if="rows.length" @click="downloadTrials(rows)">As a table (CSV)</ElButton>
     </header>
     <p v-if="book.loaded && !rows.length" class="panel">
       Nothing is written down yet. Bake something at the Counter, or pick above what you baked: half a minute is enough.
@@ -109,9 +106,8 @@ watch(chosen, async (ids) => {
     <div class="two">
       <ol class="panel list" aria-label="Bakes">
         <li v-for="r in shown" :key="r.trial.id" :class="{ chosen: chosen.includes(r.trial.id) }">
-          <input
-            type="checkbox"
-            :checked="chosen.includes(r.trial.id)"
+          <ElCheckbox
+            :model-value="chosen.includes(r.trial.id)"
             :aria-label="`Compare ${r.title}, ${r.version}, ${day(r.trial.bakedAt)}`"
             @change="choose(r.trial.id)"
           />
@@ -161,9 +157,6 @@ watch(chosen, async (ids) => {
   font-size: 1.7rem;
   flex: 1;
 }
-select {
-  max-width: min(100%, 230px);
-}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
@@ -188,12 +181,6 @@ select {
 }
 .chosen {
   background: var(--beet-soft);
-}
-.list input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--beet);
-  flex: none;
 }
 .score {
   font-family: var(--display);

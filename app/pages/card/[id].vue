@@ -104,12 +104,12 @@ const print = () => window.print()
   <div v-else class="page">
     <div class="tools">
       <NuxtLink class="push" :to="`/bench/${version.id}`">Back to the bench</NuxtLink>
-      <button class="push" type="button" @click="downloadText(version.recipe)">As text</button>
+      <ElButton @click="downloadText(version.recipe)">As text</ElButton>
       <span class="faces" role="group" aria-label="What to print">
-        <button class="chip" type="button" :aria-pressed="!asLabel" @click="asLabel = false">card</button>
-        <button class="chip" type="button" :aria-pressed="asLabel" @click="asLabel = true">label for the plate</button>
+        <ElButton class="chip" :aria-pressed="!asLabel" @click="asLabel = false">card</ElButton>
+        <ElButton class="chip" :aria-pressed="asLabel" @click="asLabel = true">label for the plate</ElButton>
       </span>
-      <button class="push main" type="button" @click="print"><IconPrinter aria-hidden="true" /> Print</button>
+      <ElButton type="primary" @click="print"><IconPrinter aria-hidden="true" /> Print</ElButton>
     </div>
     <article v-if="asLabel" class="plate panel">
       <h1>{{ version.recipe.title }}</h1>

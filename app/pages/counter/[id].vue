@@ -135,10 +135,10 @@ useIntervalFn(() => {
               step {{ at + 1 }} of {{ counter.steps.length
               }}<template v-if="step.minutes.best"> · about {{ step.minutes.best }} min{{ step.handsOn ? '' : ' by itself' }}</template>
             </p>
-            <button v-if="narrow" class="chip" type="button" :aria-expanded="list" @click="list = !list">all steps</button>
-            <button v-if="voice.has" class="round" type="button" aria-label="Read it out" title="Read it out ( r )" @click="readOut">
+            <ElButton v-if="narrow" class="chip" :aria-expanded="list" @click="list = !list">all steps</ElButton>
+            <ElButton v-if="voice.has" class="round" circle text aria-label="Read it out" title="Read it out ( r )" @click="readOut">
               <IconSpeaker />
-            </button>
+            </ElButton>
           </div>
           <h1 id="step-title" :class="{ long: step.text.length > 44 || step.uses.length > 3 }">{{ step.text }}</h1>
 
@@ -167,7 +167,7 @@ useIntervalFn(() => {
           <template v-if="step.kind === 'bake'">
             <div v-if="!inOven" class="oven">
               <p v-if="cold" class="big">Is the oven hot?</p>
-              <button class="push main huge" type="button" @click="counter.intoOven()">It is in the oven</button>
+              <ElButton class="huge" type="primary" @click="counter.intoOven()">It is in the oven</ElButton>
             </div>
             <div v-else-if="stands" class="oven" :class="stands.state" role="status">
               <p class="big">
@@ -184,23 +184,21 @@ useIntervalFn(() => {
               <p class="quiet">
                 done between {{ step.minutes.low }} and {{ step.minutes.high }} min, most likely at {{ step.minutes.best }}
               </p>
-              <button v-if="stands.state !== 'runs'" class="push" type="button" @click="counter.longer(timerHere!.id, 4)">
-                Not yet: four minutes more
-              </button>
+              <ElButton v-if="stands.state !== 'runs'" @click="counter.longer(timerHere!.id, 4)"> Not yet: four minutes more </ElButton>
             </div>
           </template>
           <div v-else-if="!timerHere && (!step.handsOn || /\bminutes?\b/i.test(step.text))" class="oven">
-            <button class="push huge" type="button" @click="time">Start the clock: {{ step.minutes.best }} min</button>
+            <ElButton class="huge" @click="time">Start the clock: {{ step.minutes.best }} min</ElButton>
           </div>
 
           <StepLook v-if="step.look" :step="step" :look="step.look" />
           <p v-for="c in step.cautions" :key="c.code" class="look small">{{ c.text }} Check with {{ c.checkWith }}.</p>
         </section>
         <footer class="go">
-          <button class="push huge back" type="button" :disabled="at === 0" @click="back">Back</button>
-          <button class="push main huge on" :class="{ open: sure && counter.open.length }" type="button" @click="forward">
+          <ElButton class="huge back" :disabled="at === 0" @click="back">Back</ElButton>
+          <ElButton class="huge on" type="primary" :class="{ open: sure && counter.open.length }" @click="forward">
             {{ goLabel }}
-          </button>
+          </ElButton>
         </footer>
       </div>
 
@@ -229,9 +227,9 @@ useIntervalFn(() => {
         />
         <RunningTimers v-if="session.timers.length" :timers="session.timers" :now="now" @stop="counter.untime" @longer="counter.longer" />
         <p v-if="session.timers.length && ring.canNotify && !ring.asked.value" class="panel small">
-          <button class="push" type="button" @click="ring.allow()">Call me when the page is hidden</button>
+          <ElButton @click="ring.allow()">Call me when the page is hidden</ElButton>
         </p>
-        <label v-if="voice.has" class="panel aloud small"><input v-model="voice.always.value" type="checkbox" /> read every step out</label>
+        <div v-if="voice.has" class="panel aloud small"><ElCheckbox v-model="voice.always.value">read every step out</ElCheckbox></div>
       </aside>
     </template>
   </div>
@@ -375,11 +373,6 @@ useIntervalFn(() => {
   gap: 10px;
   align-items: center;
   min-height: 44px;
-}
-.aloud input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--spruce);
 }
 @media (max-width: 73em) {
   .counter {

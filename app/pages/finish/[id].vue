@@ -114,39 +114,20 @@ const checks = computed(() => {
       <div class="row">
         <label class="dial"
           >Kitchen
-          <input
-            :value="kitchen.roomC"
-            inputmode="numeric"
-            aria-label="Warmth of the kitchen, °C"
-            @change="room(($event.target as HTMLInputElement).value)"
-          />
+          <TypedField :value="String(kitchen.roomC)" inputmode="numeric" aria-label="Warmth of the kitchen, °C" @set="room($event)" />
           °C</label
         >
         <Flap :label="needWords" name="The finish must be" :pressed="finish.needs.length > 0">
           <div class="row">
-            <button
-              v-for="n in NEEDS"
-              :key="n.id"
-              class="chip"
-              type="button"
-              :aria-pressed="finish.needs.includes(n.id)"
-              @click="need(n.id)"
-            >
+            <ElButton v-for="n in NEEDS" :key="n.id" class="chip" :aria-pressed="finish.needs.includes(n.id)" @click="need(n.id)">
               {{ n.label }}
-            </button>
+            </ElButton>
           </div>
         </Flap>
         <span class="row" role="group" aria-label="For the finish">
-          <button
-            v-for="w in FINISH_WANTS"
-            :key="w"
-            class="chip thin"
-            type="button"
-            :aria-pressed="setup.wants.includes(w)"
-            @click="want(w)"
-          >
+          <ElButton v-for="w in FINISH_WANTS" :key="w" class="chip thin" :aria-pressed="setup.wants.includes(w)" @click="want(w)">
             {{ WANT_WORDS[w] }}
-          </button>
+          </ElButton>
         </span>
       </div>
     </VersionHead>
@@ -225,8 +206,8 @@ const checks = computed(() => {
     </div>
 
     <VerdictFoot v-if="build" stays :headline="headline" :detail="detail" :bad="!!worst">
-      <button class="push" type="button" :disabled="!build.components.some((c) => c.recipe)" @click="rescue = true">Gone wrong?</button>
-      <button class="push main" type="button" @click="shopping = true">To buy</button>
+      <ElButton :disabled="!build.components.some((c) => c.recipe)" @click="rescue = true">Gone wrong?</ElButton>
+      <ElButton type="primary" @click="shopping = true">To buy</ElButton>
     </VerdictFoot>
 
     <FinishWork v-if="build" :build="build" />

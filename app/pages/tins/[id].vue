@@ -122,12 +122,12 @@ async function keep() {
   <div v-else-if="tins.setup" class="tins">
     <VersionHead :version="version">
       <div class="choice" role="group" aria-label="Tin">
-        <button v-for="t in offered" :key="t.text" class="chip" type="button" :aria-pressed="t.text === label" @click="take(t)">
+        <ElButton v-for="t in offered" :key="t.text" class="chip" :aria-pressed="t.text === label" @click="take(t)">
           {{ t.text }}
-        </button>
+        </ElButton>
         <form @submit.prevent="type">
           <label
-            ><span class="visually-hidden">Another tin</span><input v-model="typed" maxlength="80" placeholder="another: 23 cm round x2"
+            ><span class="visually-hidden">Another tin</span><ElInput v-model="typed" maxlength="80" placeholder="another: 23 cm round x2"
           /></label>
         </form>
       </div>
@@ -150,47 +150,41 @@ async function keep() {
           <span v-if="tins.now.fit.scale !== 1"
             ><b>×{{ tins.now.fit.scale }}</b> of the recipe</span
           >
-          <button
+          <ElButton
             v-if="tins.now.fit.scale !== 1 || tins.setup.wholeEggs"
             class="chip"
-            type="button"
             :aria-pressed="tins.setup.wholeEggs"
             @click="tins.change({ wholeEggs: !tins.setup.wholeEggs })"
           >
             whole eggs
-          </button>
+          </ElButton>
           <span v-if="tins.now.fit.leftoverCupcakes"
             ><b>{{ tins.now.fit.leftoverCupcakes }}</b> cupcakes left over</span
           >
         </p>
         <div v-if="one" class="set">
-          <select
-            :value="one.material ?? 'aluminium'"
-            aria-label="Made of"
-            @change="first({ material: ($event.target as HTMLSelectElement).value as Material })"
-          >
-            <option v-for="m in MATERIALS" :key="m" :value="m">{{ MATERIAL_WORDS[m] }}</option>
-          </select>
+          <PickOne
+            :model-value="one.material ?? 'aluminium'"
+            label="Made of"
+            :of="MATERIALS.map((m) => ({ value: m, label: MATERIAL_WORDS[m] }))"
+            @update:model-value="first({ material: $event })"
+          />
           <label
             >deep
-            <input
-              :value="(sectionOf(one)?.depth ?? 50) / 10"
+            <TypedField
+              :value="String((sectionOf(one)?.depth ?? 50) / 10)"
               inputmode="decimal"
               aria-label="Depth of the tin, cm"
-              @change="depth(($event.target as HTMLInputElement).value)"
+              @set="depth($event)"
             />
             cm</label
           >
-          <button class="chip" type="button" :aria-pressed="!!one.loose" @click="first({ loose: !one.loose })">loose base</button>
-          <button class="chip" type="button" :aria-pressed="tins.setup.lined" @click="tins.change({ lined: !tins.setup.lined })">
-            lined
-          </button>
-          <button class="chip" type="button" :aria-pressed="tins.setup.strips" @click="tins.change({ strips: !tins.setup.strips })">
+          <ElButton class="chip" :aria-pressed="!!one.loose" @click="first({ loose: !one.loose })">loose base</ElButton>
+          <ElButton class="chip" :aria-pressed="tins.setup.lined" @click="tins.change({ lined: !tins.setup.lined })"> lined </ElButton>
+          <ElButton class="chip" :aria-pressed="tins.setup.strips" @click="tins.change({ strips: !tins.setup.strips })">
             damp strips
-          </button>
-          <button class="chip" type="button" :aria-pressed="tins.setup.foil" @click="tins.change({ foil: !tins.setup.foil })">
-            foil over
-          </button>
+          </ElButton>
+          <ElButton class="chip" :aria-pressed="tins.setup.foil" @click="tins.change({ foil: !tins.setup.foil })"> foil over </ElButton>
         </div>
       </section>
 
@@ -202,50 +196,43 @@ async function keep() {
           >
         </h2>
         <div class="dial">
-          <input
-            type="range"
-            min="120"
-            max="240"
-            step="5"
-            :value="tins.setup.celsius"
+          <ElSlider
+            :min="120"
+            :max="240"
+            :step="5"
+            :show-tooltip="false"
+            :model-value="tins.setup.celsius"
             aria-label="Oven temperature, °C"
-            :aria-valuetext="`${tins.setup.celsius} °C, ${dial(tins.setup.celsius)}`"
-            @input="tins.drag({ celsius: Number(($event.target as HTMLInputElement).value) })"
+            :format-value-text="(c: number) => `${c} °C, ${dial(c)}`"
+            @input="tins.drag({ celsius: Number($event) })"
           />
           <strong>{{ tins.setup.celsius }} °C</strong> <span class="quiet small">{{ dial(tins.setup.celsius) }}</span>
         </div>
         <div class="set">
           <span class="row" role="group" aria-label="How it heats">
-            <button
+            <ElButton
               v-for="m in MODES"
               :key="m.id"
               class="chip"
-              type="button"
               :aria-pressed="tins.setup.mode === m.id"
               @click="tins.change({ mode: m.id })"
             >
               {{ m.label }}
-            </button>
+            </ElButton>
           </span>
-          <button
-            class="chip thin"
-            type="button"
-            :aria-pressed="tins.setup.hotStart"
-            @click="tins.change({ hotStart: !tins.setup.hotStart })"
-          >
+          <ElButton class="chip thin" :aria-pressed="tins.setup.hotStart" @click="tins.change({ hotStart: !tins.setup.hotStart })">
             {{ HOT_MINUTES }} min at {{ tins.setup.celsius + HOTTER }} first
-          </button>
+          </ElButton>
           <span class="row" role="group" aria-label="The batter goes in">
-            <button
+            <ElButton
               v-for="s in STARTS"
               :key="s.label"
               class="chip thin"
-              type="button"
               :aria-pressed="tins.setup.startC === s.celsius"
               @click="tins.change({ startC: s.celsius })"
             >
               {{ s.label }}
-            </button>
+            </ElButton>
           </span>
         </div>
         <BakeCurves v-if="tins.now" :tried="tins.now" :held="tins.held" />
@@ -253,10 +240,10 @@ async function keep() {
     </div>
 
     <VerdictFoot v-if="tins.now" stays :headline="sentence(tins.now)" :detail="detail(tins.now)">
-      <button class="push" type="button" :aria-pressed="!!tins.held" @click="tins.held ? tins.letGo() : tins.hold()">
+      <ElButton :aria-pressed="!!tins.held" @click="tins.held ? tins.letGo() : tins.hold()">
         {{ tins.held ? 'Let the other go' : 'Hold to compare' }}
-      </button>
-      <button class="push main" type="button" @click="keep">Bake it so</button>
+      </ElButton>
+      <ElButton type="primary" @click="keep">Bake it so</ElButton>
     </VerdictFoot>
 
     <div class="below">
@@ -303,21 +290,11 @@ async function keep() {
   gap: 6px;
   align-items: center;
 }
-.choice input,
-.set input,
-.set select {
-  min-height: 38px;
-  border: 2px solid var(--rim);
-  border-radius: 12px;
-  background: var(--enamel);
-  padding: 0 10px;
+.choice .el-input {
+  width: 210px;
 }
-.choice input {
-  width: 190px;
-}
-.set input {
-  width: 62px;
-  text-align: right;
+.set .el-input {
+  width: 84px;
 }
 .set {
   margin-top: 8px;
@@ -338,12 +315,6 @@ async function keep() {
   align-items: center;
   gap: 10px;
   margin-top: 6px;
-}
-.dial input {
-  flex: 1;
-  min-width: 120px;
-  accent-color: var(--beet);
-  height: 32px;
 }
 .dial strong {
   font-family: var(--display);
@@ -393,7 +364,7 @@ td {
     padding-bottom: 6px;
     max-width: calc(100vw - 60px);
   }
-  .choice .chip {
+  .choice .el-button.el-button.chip {
     flex: none;
   }
 }
