@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onClickOutside, onKeyStroke } from '@vueuse/core'
+import { onClickOutside, useEventListener } from '@vueuse/core'
 import IconCaret from '~icons/ph/caret-down-bold'
 
 /** A button with a small sheet under it, closed by Escape or a tap beside it. */
@@ -9,11 +9,17 @@ const root = ref<HTMLElement | null>(null)
 const opener = ref<{ $el: HTMLElement } | null>(null)
 // A list that opens from within the sheet hangs elsewhere in the page.
 onClickOutside(root, () => (open.value = false), { ignore: ['.el-popper'] })
-onKeyStroke('Escape', () => {
-  if (!open.value) return
-  open.value = false
-  opener.value?.$el.focus()
-})
+// Fields keep Escape for themselves, so it is heard before they are; it closes an open list first, then the sheet.
+useEventListener(
+  'keydown',
+  (e: KeyboardEvent) => {
+    const listed = document.activeElement?.getAttribute('role') === 'combobox' && document.activeElement.ariaExpanded === 'true'
+    if (e.key !== 'Escape' || !open.value || listed) return
+    open.value = false
+    opener.value?.$el.focus()
+  },
+  { capture: true },
+)
 const close = () => (open.value = false)
 </script>
 

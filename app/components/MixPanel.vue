@@ -84,7 +84,7 @@ const toolsLabel = (l: HeldLine) =>
           from the cupboard
         </ElButton>
         <PickOne v-model="measures" label="Amounts" :of="MEASURES.map((m) => ({ value: m.id, label: m.label }))" />
-        <ElButton class="edit" @click="$emit('edit')"><IconPencil aria-hidden="true" /> Edit</ElButton>
+        <ElButton class="edit" @click="$emit('edit')"><IconPencil aria-hidden="true" /> <span class="word">Edit</span></ElButton>
       </span>
     </header>
     <div v-if="avoided.length" class="avoided small">
@@ -196,6 +196,23 @@ header {
   min-height: 36px;
   padding: 0 12px;
   font-size: 0.9rem;
+}
+/* In the hand the tab says what this is, and the tools stand in one row. */
+@container (max-width: 24em) {
+  h2 {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  header .heads {
+    flex-wrap: nowrap;
+  }
+  .heads :deep(.pick) {
+    flex: 0 1 auto;
+  }
+  .edit .word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
 }
 .scroll {
   overflow-y: auto;

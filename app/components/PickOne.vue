@@ -10,8 +10,8 @@ const props = defineProps<{
 defineEmits<{ 'update:modelValue': [value: T] }>()
 
 /** A letter of the body type is about so wide on average; caret, rim and padding take the rest. */
-const LETTER = 0.54
-const FRAME = 3.6
+const LETTER = 0.5
+const FRAME = 3.3
 const [LEAST, MOST] = [4, 34]
 const width = computed(() => {
   const longest = Math.max(props.prompt?.length ?? 0, ...props.of.map((o) => o.label.length))
@@ -26,6 +26,7 @@ const width = computed(() => {
     :aria-label="label"
     :placeholder="prompt ?? ''"
     :fit-input-width="false"
+    :empty-values="[null, undefined]"
     :style="{ width, maxWidth: '100%' }"
     popper-class="pick-list"
     @update:model-value="(v: T) => $emit('update:modelValue', v)"

@@ -229,13 +229,19 @@ li {
 .amount {
   grid-area: amount;
   width: 100%;
-  min-height: 32px;
-  border: 2px solid transparent;
+  font-weight: 650;
+}
+.amount :deep(.el-input__wrapper) {
+  min-height: 36px;
+  border-color: transparent;
   border-radius: 8px;
   background: var(--mist);
+}
+.amount :deep(.el-input__inner) {
   text-align: right;
-  padding: 0 8px;
-  font-weight: 650;
+}
+.amount :deep(.el-input__wrapper:is(:hover, :focus-within)) {
+  border-color: var(--rim);
 }
 .jar {
   grid-area: jar;

@@ -70,7 +70,7 @@ const places = computed(() => [
       <IconUndo />
     </ElButton>
     <ElButton
-      class="round"
+      class="round redo"
       circle
       text
       aria-label="Redo"
@@ -190,6 +190,12 @@ nav a.here {
 }
 @media print {
   .bar {
+    display: none;
+  }
+}
+@media (max-width: 30em) {
+  /* What cannot be done again yet leaves its room to the places. */
+  .redo.is-disabled {
     display: none;
   }
 }

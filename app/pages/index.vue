@@ -250,6 +250,9 @@ function pick(event: Event) {
   background: none;
   outline: none;
 }
+.search :deep(.el-input__inner) {
+  background: var(--enamel);
+}
 .search:focus-within {
   outline: 3px solid var(--beet);
 }

@@ -82,12 +82,14 @@ async function plan() {
       </ul>
       <div class="row">
         <ElButton :disabled="table.groups.length >= 10" @click="add">Others with other needs</ElButton>
-        <label
+        <span class="in-line"
           >slices each
-          <select :value="table.portions" @change="table.change(table.groups, Number(($event.target as HTMLSelectElement).value))">
-            <option v-for="n in 4" :key="n" :value="n">{{ n }}</option>
-          </select></label
-        >
+          <PickOne
+            :model-value="table.portions"
+            label="slices each"
+            :of="[1, 2, 3, 4].map((n) => ({ value: n, label: String(n) }))"
+            @update:model-value="table.change(table.groups, $event)"
+        /></span>
       </div>
     </section>
 

@@ -448,7 +448,7 @@ h1 {
 }
 @media (min-width: 53.8125em) {
   .work {
-    height: max(440px, calc(100vh - 308px));
+    height: max(440px, calc(100vh - 346px));
   }
 }
 .bench .foot :deep(.headline) {
@@ -601,9 +601,31 @@ h1 {
   }
 }
 @media (max-width: 43.75em) {
+  /* The work comes first: how the page was read stands under it. */
+  .stage > .reading {
+    order: 1;
+  }
+  .needs :deep(.chip) {
+    padding: 0 9px;
+    font-size: 0.92rem;
+  }
+  /* One line: what it comes to, and what to do with it. */
+  .bench .foot {
+    flex-flow: row wrap;
+    align-items: center;
+  }
+  .bench .foot :deep(.words) {
+    flex: 1 1 9rem;
+  }
+  .bench .foot :deep(.headline) {
+    font-size: 1.02rem;
+  }
   .bench .foot :deep(.detail) {
-    -webkit-line-clamp: 1;
-    line-clamp: 1;
+    display: none;
+  }
+  .bench .foot :deep(.actions) {
+    width: auto;
+    flex: 0 1 auto;
   }
 }
 </style>

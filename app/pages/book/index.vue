@@ -157,6 +157,10 @@ watch(chosen, async (ids) => {
   font-size: 1.7rem;
   flex: 1;
 }
+.head > .el-input {
+  flex: 0 1 15rem;
+  width: auto;
+}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
