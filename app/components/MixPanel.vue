@@ -203,11 +203,8 @@ header {
     position: absolute;
     clip-path: inset(50%);
   }
-  header .heads {
-    flex-wrap: nowrap;
-  }
-  .heads :deep(.pick) {
-    flex: 0 1 auto;
+  .heads :deep(.pick.el-select) {
+    width: 7.4em !important;
   }
   .edit .word {
     position: absolute;

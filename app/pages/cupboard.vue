@@ -191,6 +191,7 @@ const offset = computed({
 }
 .set {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
   gap: 12px;

@@ -620,8 +620,12 @@ h1 {
   .bench .foot :deep(.headline) {
     font-size: 1.02rem;
   }
-  .bench .foot :deep(.detail) {
+  /* What is sound needs no more words; what is not keeps its own. */
+  .bench .foot.sound :deep(.detail) {
     display: none;
+  }
+  .bench .foot:not(.sound) :deep(.words) {
+    flex-basis: 100%;
   }
   .bench .foot :deep(.actions) {
     width: auto;
