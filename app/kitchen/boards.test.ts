@@ -68,6 +68,19 @@ describe('the one sentence at the foot', () => {
     expect(v.detail).toMatch(/egg foam/)
   })
 
+  it('calls nothing in balance whose mark stands outside its band', () => {
+    const found = eggless()
+    for (const option of found.options) {
+      const { detail } = verdictOf(balance(SPONGE), found, option)
+      const off = STRIPS.some((s) => {
+        const band = s.key === 'sweetness' ? undefined : option.bands[s.key]
+        const value = option.metrics[s.key as keyof typeof option.metrics] as number | undefined
+        return band !== undefined && value !== undefined && (value < band.low || value > band.high)
+      })
+      expect(detail.startsWith('In balance.')).toBe(!off && !option.findings.some((f) => f.severity !== 'note'))
+    }
+  })
+
   it('waits for the sums', () => expect(verdictOf(null, null, null).headline).toBe('Weighing…'))
 })
 
