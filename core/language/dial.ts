@@ -229,6 +229,11 @@ function heatAt(t: readonly Token[], i: number, last?: Dial): Heat | undefined {
     (t[j]!.word.length > 1 ||
       degrees ||
       (near && (again || amount.low >= LEAST_BARE_HEAT) && (t[j]!.text === t[j]!.text.toUpperCase() || touching(t[j - 1], t[j]))))
+  // "170 (fan 160)": a number beside the fan's.
+  const fanned =
+    /^[(/,]$/.test(t[j]?.text ?? '') && FAN.has(t[j + 1]?.word ?? '') && t[j + 2]?.kind === 'number' && amount.low >= LEAST_BARE_HEAT
+  const fans = last?.kind === 'heat' && FAN.has(t[i - 1]?.word ?? '') && last.to >= i - 2 && amount.low >= LEAST_BARE_HEAT
+  if ((fanned || fans) && !named && !degrees) return { kind: 'heat', value: amount.low, fan: false, from: i, to: j }
   if (!named && !degrees) return undefined
   if (named) j = t[j + 1]?.text === '.' && t[j]!.word.length === 1 && t[j + 2] && /^\p{Ll}/u.test(t[j + 2]!.text) ? j + 2 : j + 1
   return { kind: 'heat', value: amount.low, ...(named && { scale }), fan: false, from: i, to: j }

@@ -140,6 +140,8 @@ describe('temperatures', () => {
     ['190C/fan 170C/gas 5', [190, 170, 191], [false, true, false]],
     ['350°F (175 °C)', [177, 175], [false, false]],
     ['160 °C fan', [160], [true]],
+    ['170 (fan 160)', [170, 160], [false, true]],
+    ['to 149F (65C)', [65, 65], [false, false]],
     ['170 degrees Celsius', [170], [false]],
     ['gas mark ½', [121], [false]],
   ])('%s', (text, celsius, fan) => {

@@ -302,7 +302,7 @@ const GROUPS: readonly (readonly [Group, RegExp])[] = [
   ],
   [
     'all',
-    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|\bthe (?:whole )?lot\b(?! of)|\b\w+ ingredients\b|^\W*(?:first |then |and )?(?:knead|make|prepare|mix up|stir up) (?:up )?(?:a|an|your) (?:\w+ ){0,2}?(?:dough|batter|pastry|crumble|streusel|paste|icing|glaze|syrup|custard)\b/,
+    /\b(?:all|everything|all of|whole)\b[^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b|\beverything\b|\b(?:mix|whisk|blend|beat|stir|combine) all\b(?![^,;.]{0,24}\b(?:ingredients?|items|things|stuff)\b)|\ball together\b|^\W*all in(?:to)? (?:a|one|the) (?:\w+ )?(?:bowl|mixer|processor|jug)\b|\bthe (?:whole )?lot\b(?! of)|\b\w+ ingredients\b|^\W*(?:first |then |and )?(?:knead|make|prepare|mix up|stir up) (?:up )?(?:a|an|your) (?:\w+ ){0,2}?(?:dough|batter|pastry|crumble|streusel|paste|icing|glaze|syrup|custard)\b/,
   ],
 ]
 

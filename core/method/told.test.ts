@@ -164,6 +164,10 @@ describe('what is told by the way', () => {
     expect(acts(method)).toEqual(found)
   })
 
+  it('"set aside to cool in the pan" is no cooking', () => {
+    expect(acts('Bake for 40 minutes. Set aside to cool in the pan.')).toEqual(['bake', 'cool'])
+  })
+
   it('foods side by side without commas are each a thing', () => {
     expect(read('beat butter sugar vanilla till pale')[0]).toMatchObject({ things: ['butter-unsalted', 'sugar-white', 'vanilla-extract'] })
   })

@@ -131,6 +131,12 @@ describe('what stands for crumbs, grits, leaves and soured milk', () => {
     expect(told).not.toMatch(/squeeze|soak/i)
   })
 
+  it('what joins “all in a bowl” stands in one bracket within the sentence', () => {
+    const text =
+      'All in one\n170 g margarine\n170 g sugar\n3 eggs\n170 g self-raising flour\n2 tsp baking powder\nMethod\nAll in a bowl, beat 2 mins. Split between two 18 cm tins. 170 (fan 160) 25 mins.'
+    expect(words(text, ['eggless'])).toMatch(/All in a bowl \(with the [^()]+\), beat 2 mins\. Split/)
+  })
+
   it('cookies stay cookies', () => {
     const text =
       'Cheesecake\nBase\n200 g cookies\n90 g butter\n\nFilling\n500 g cream cheese\n2 eggs\n100 g sugar\nMethod\nCrush the cookies, mix with the butter and press in a 20 cm tin. Beat the cheese, eggs and sugar and pour over. Bake at 160 C for 45 minutes.'

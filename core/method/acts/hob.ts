@@ -65,6 +65,8 @@ export const HOB: readonly Rule[] = [
     (c) =>
       /^(?:cook|heat|put|place|set|return)$/.test(c.verb) &&
       says(c, /\bin (?:a|the) (?:heavy |small )?(?:sauce)?(?:pan|pot)\b/) &&
+      // "Set aside to cool in the pan"
+      !says(c, /\bto cool\b|\baside\b/) &&
       !c.places.has('oven') &&
       !says(c, /\blid\b.*\bflame\b/) &&
       !c.filled,

@@ -145,7 +145,7 @@ export function bring(sheet: Sheet, l: OptionLine) {
   if (group && (!like || before(group, like))) {
     const work = sheet.works[group.work]!
     const span = work.clauses[group.clause]!.things.find(isGroup)!.span
-    bracket(work, span[1], name)
+    bracket(work, wordEnd(work.text, span[1]), name)
     work.why.add(`${capital(name)} ${dry ? 'is one of the dry things' : 'goes in with the rest'}.`)
     return
   }
@@ -250,7 +250,7 @@ function eggsInGroup(sheet: Sheet, part: number): void {
     .filter((l) => egg.brings.some((b) => [...b.any, ...(b.with ?? []).flatMap((x) => x.any)].includes(l.ingredient)))
   if (!at || !brought.length || brought.some((l) => l.shares)) return
   const work = sheet.works[at.work]!
-  bracket(work, work.clauses[at.clause]!.things.find(isGroup)!.span[1], sheet.called)
+  bracket(work, wordEnd(work.text, work.clauses[at.clause]!.things.find(isGroup)!.span[1]), sheet.called)
   work.why.add('It stands for the eggs.')
   brought.forEach((l) => sheet.say(l))
   sheet.placeEgg(part)
