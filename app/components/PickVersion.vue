@@ -49,7 +49,7 @@ function take(id: string) {
     :fetch-suggestions="offer"
     :aria-label="label"
     :placeholder="prompt"
-    @select="(found: Record<string, any>) => take(found.id)"
+    @select="take($event.id)"
   />
 </template>
 

@@ -96,7 +96,11 @@ export interface LineKey {
   head: string
   words: ReadonlySet<string>
   allowed: readonly string[]
+  /** For the top or the tin: of a bare "sugar" another line is meant first. */
+  beside: boolean
 }
+
+const BESIDE = /\b(?:for|to) (?:the )?(?:tops?|topping|dust\w*|finish\w*|decorat\w*|serv\w*|sprinkl\w*|tins?|pans?)\b/i
 
 /** What each line of a recipe may be called by. */
 export function lineKeys(recipe: Recipe): LineKey[] {
@@ -116,6 +120,7 @@ export function lineKeys(recipe: Recipe): LineKey[] {
               head: tokenise(l.named ?? '').findLast((t) => t.kind === 'word')?.stem ?? '',
               words: new Set(tokenise(shared(l.text) ? (l.named ?? '') : l.text).flatMap((t) => (t.kind === 'word' ? [t.stem] : []))),
               allowed: l.allowed ?? [],
+              beside: BESIDE.test(l.text),
             },
           ]
         : [],
@@ -127,10 +132,13 @@ export function lineKeys(recipe: Recipe): LineKey[] {
 export const namedBy = (m: Mention, k: LineKey): boolean =>
   m.words.every((w) => k.named.has(w)) && (m.words.at(-1) === k.head || !(m.words.at(-1)! in GENERIC))
 
+/** Less than a line that has the word in its own name. */
+const BESIDE_LESS = 0.5
+
 /** How well a mention names a line; 0 where it does not. */
 function scoreOf(m: Mention, k: LineKey): number {
   const extra = m.words.filter((w) => k.named.has(w)).length * 0.1
-  if (k.id === m.id) return 2.5 + extra
+  if (k.id === m.id) return 2.5 + extra - (k.beside && m.words.length === 1 && m.words[0]! in GENERIC ? BESIDE_LESS : 0)
   if (k.allowed.includes(m.id)) return 2.1
   if (namedBy(m, k)) return 2.2 + extra
   const generic = m.words.length === 1 ? GENERIC[m.words[0]!] : undefined

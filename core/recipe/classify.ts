@@ -33,6 +33,8 @@ const heading = (f: Features) => f.method || f.ingredients || f.notes
 const over = (n: number, least: number) => Math.max(0, n - least)
 const intoTin = (f: Features) =>
   f.unitAmounts === 0 && f.stop && f.words > 5 && /\bin(?:to)? (?:the|a|your) (?:\w+ )?(?:tins?|pans?|dish|mou?lds?)\b/i.test(f.text)
+const readiesTin = (f: Features) =>
+  /^(?:pre-?heat |heat )?oven\b.*[;,]\s*(?:butter|grease|line|oil|flour|dust)\s+(?:and|a|an|the|two|your)\b/i.test(f.text)
 const amountNamed = (f: Features) => f.amountFirst && f.names > 0
 
 /**
@@ -77,6 +79,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-2, (f) => f.words > 20],
     // "Oven 350. Butter and flour a dish.": a line of the method.
     [-4, (f) => f.sentences > 1 && f.stop && /[.;]\s+\p{Lu}\p{Ll}+ (?:and|the|a|an|two|your)\b/u.test(f.text)],
+    // "Oven 175 °C; butter a skillet": so is this.
+    [-6, readiesTin],
     // "Bake for 30 minutes." is told to the cook.
     [-3, (f) => f.verbFirst && f.stop && !/^\w+(?: \w+)?\s*:/.test(f.text)],
     [-2, (f) => f.numbering?.marked === true],
@@ -176,6 +180,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
   step: [
     [-1.5, () => true],
     [3, intoTin],
+    [3, readiesTin],
     [-3, (f) => f.usedFor || f.prepared],
     [2, (f) => f.verbFirst],
     [2, (f) => f.sentences > 1 && f.meta && /[.;]\s+(?:Butter|Grease|Line|Flour|Oil|Dust|Spray)\b/.test(f.text)],

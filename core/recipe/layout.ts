@@ -16,7 +16,7 @@ export interface Row {
 }
 
 const MARKS = /\*\*|__(?=\S)|(?<=\S)__|<\/?(?:b|i|u|em|li|ul|ol|p|strong|br|div|span)\s*\/?>/g
-const RULE = /^[\s\-_=*~·.]{2,}$/
+const RULE = /^[\s\-_=*~·.]{2,}$|^\s*\+[-=+\s]{2,}$/
 
 /** Takes formatting off one line of text. */
 const unmarked = (line: string): string =>
@@ -89,12 +89,14 @@ function partHeads(rows: readonly Row[]): Row[] {
   })
 }
 
+const BAR_RULE = /^\s*\|?[\s:|+-]{5,}\|?\s*$/
+
 /** Tables with bars: a head row says which column is grams. */
 function readTables(rows: readonly Row[]): Row[] {
   const out: Row[] = []
   let head: string[] | undefined
-  for (const r of rows) {
-    if (/^\s*\|?[\s:|-]{5,}\|?\s*$/.test(r.text)) continue
+  for (const [i, r] of rows.entries()) {
+    if (BAR_RULE.test(r.text)) continue
     const bars = r.text.split('|').length - 1
     if (!bars) {
       head = undefined
@@ -105,7 +107,13 @@ function readTables(rows: readonly Row[]): Row[] {
       .replace(/^\s*\||\|\s*$/g, '')
       .split('|')
       .map((c) => c.trim())
-    if (bars >= 1 && COLUMN_HEAD.test(r.text) && !/\d/.test(r.text) && cells.length >= 2) {
+    // "| PEAR CAKE |": a frame round one thing.
+    if (bars === 2 && cells.length === 1) {
+      out.push(row(cells[0]!, r.source, r.gap))
+      continue
+    }
+    const ruled = rows[i + 1] !== undefined && BAR_RULE.test(rows[i + 1]!.text)
+    if (bars >= 1 && (COLUMN_HEAD.test(r.text) || ruled) && !/\d/.test(r.text) && cells.length >= 2) {
       head = cells
       continue
     }

@@ -325,4 +325,18 @@ describe('what looks like something else', () => {
     const { parts } = parse(`${LIST}\n\nIMB\n120 g egg whites\n240 g sugar\n300 g butter${METHOD}`)
     expect(parts[1]!.role).toBe('frosting')
   })
+
+  it('a card drawn with bars: its frame is no title, its head no part, its oven a step', () => {
+    const { title, parts, method } = parse(
+      '+------------------+\n| PLUM PAN CAKE |\n+------------------+\nwhat | how much | prep\n-----|------|-----\nplums | 300 g | halved\nbrown sugar | 140 g |\neggs | 2 |\nplain flour | 180 g | sifted\ndemerara | 1 tbsp | for the top\n\nDO THIS\n[ ] oven 175 °C; butter a 24 cm pan\n[ ] whisk sugar + eggs\n[ ] fold in the flour\n[ ] 35 min',
+    )
+    expect(title).toBe('PLUM PAN CAKE')
+    expect(parts).toHaveLength(1)
+    expect(parts[0]!.name).toBe('Cake')
+    expect(method[0]).toMatch(/butter a 24 cm pan/)
+    const { steps } = answer('method', {
+      recipe: parse(`Cake\n140 g brown sugar\n2 eggs\n180 g flour\n1 tbsp demerara, for the top\n\nMethod\nWhisk the sugar and eggs.`),
+    })
+    expect(JSON.stringify(steps[0]!.clauses[0]!.things)).toMatch(/sugar-brown/)
+  })
 })
