@@ -273,11 +273,34 @@ export function mentionsIn(t: readonly Token[], skip: ReadonlySet<number> = new 
       found[i + 1]!.score += 0.8
       found[i]!.score -= 0.3
     }
-  return found.filter((m) => {
+  const kept = found.filter((m) => {
     const by = covered.get(m.head) ?? 0
     return !(by >= m.words.length || by > 1)
   })
+  return sharedHeads(t, kept, skip)
 }
+
+/** Words that tell one sort from another before a head that comes later. */
+const SORTS =
+  /^(?:plain|white|dark|light|brown|golden|caster|icing|granulated|salted|unsalted|strong|wholemeal|wholewheat|soft|rye|spelt)$/
+
+/** "Plain and wholemeal flour", "white and brown sugar": the first sort has the head of the second. */
+function sharedHeads(t: readonly Token[], found: Mention[], skip: ReadonlySet<number>): Mention[] {
+  return found
+    .flatMap((m) => {
+      const at = m.from - 2
+      const first = t[at]
+      if (!first || !SORTS.test(first.word) || !/^(?:and|&|\+|or)$/.test(t[m.from - 1]!.word) || skip.has(at) || m.words.length < 2)
+        return [m]
+      const head = t[m.head]!
+      const whole = nameEndingAt([first, head], 1, SHIPPED, NOTHING)
+      // Of one sort with what follows, and no thing of its own: "butter and brown sugar".
+      if (!whole || whole.words.length < 2 || whole.id === m.id) return [m]
+      return [{ ...whole, from: at, to: at + 1, head: at, cover: [at] }, m]
+    })
+    .filter((m, i, all) => !all.some((x, j) => j !== i && x.from === m.from && x.words.length > m.words.length && x.cover.length === 1))
+}
+const NOTHING: ReadonlySet<number> = new Set()
 
 /** Words behind a plain name that make it a particular one; a closed list, or "melted until hazelnut-coloured" is nut butter. */
 const REFINING = new Set(

@@ -33,7 +33,7 @@ const SHAPE_WORDS: readonly (readonly [TinShape, RegExp])[] = [
   ['bowl', /\b(?:mugs?|basin|pudding bowl|pudding mou?ld)\b/i],
   [
     'round',
-    /\b(?:round|springform|spring[- ]?form|sandwich (?:tins?|pans?)|layer(?: cake)? (?:pans?|tins?)|layers|loose[- ](?:bottom|base)\w*|hinged?\w*|deep cake|cake (?:tins?|pans?|mou?lds?|form)|ramekins?|flan dish|pie (?:dish|plate)|victoria|kadai|cooker|casserole|diameter|tart (?:tin|pan)|skillet|pot|dutch oven|sufuria)\b|[Øø]/i,
+    /\b(?:round|springform|spring[- ]?form|sandwich (?:tins?|pans?)|layer(?: cake)? (?:pans?|tins?)|layers|loose[- ](?:bottom|base)\w*|hinged?\w*|deep cake|cake (?:tins?|pans?|mou?lds?|form)|ramekins?|flan dish|pie (?:dish|plate)|victoria|kadai|cooker|casserole|diameter|tart (?:tin|pan)|skillet|pot|dutch oven|sufuria|dabba|tiffin)\b|[Øø]/i,
   ],
 ]
 const TIN_WORDS =
@@ -196,6 +196,9 @@ const standing = (sentence: string): string =>
     ? sentence.replace(/\b(?:up)?on(?:to)? (?:a|the|one) (?:\w+ )?(?:baking |oven )?(?:sheet|tray)\b/gi, '')
     : sentence
 
+/** "Grease a 20 cm sufuria": what is greased and has a size is baked in, whatever it is called. */
+const READIED = /\b(?:grease|butter|oil|line)s?(?: and \p{L}+)? (?:an?|your|the|two|one) \d/iu
+
 /** The tin that one sentence names. */
 function tinOf(written: string): TinMention | undefined {
   // "a 28er tin" is one of 28 cm.
@@ -206,7 +209,7 @@ function tinOf(written: string): TinMention | undefined {
   const sizes = sized.filter((d) => Math.max(...d.sides) >= LEAST_ACROSS)
   const long = sizes.find((s) => s.sides.length >= 2 && Math.max(...s.sides) >= 100)
   const size = long ?? sizes[0]
-  const named = TIN_WORDS.test(sentence)
+  const named = TIN_WORDS.test(sentence) || (size !== undefined && READIED.test(sentence))
   const round = size !== undefined && /\b(?:square|round|loaf|bundt|springform|sq|layers|sheet|fluted|ring|crepe|crêpe)\b/i.test(sentence)
   if (!named && !long && !round) return undefined
   // "Roll out to a 30 cm round"

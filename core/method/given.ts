@@ -1,4 +1,5 @@
 import type { Region } from '../measure/region'
+import { MODERATE } from '../recipe/oven'
 import type { ParsedRecipe, Recipe } from '../recipe/recipe'
 import { kitchenOf, readRecipe, refuseTooMuch, type Kitchen } from '../recipe/text'
 import { unknownLines } from '../recipe/unknown'
@@ -60,14 +61,28 @@ function settle(recipe: Recipe, region: Region): void {
     p.role === 'topping' && p.lines.some((l) => /^(?:egg-white|aquafaba)/.test(l.ingredient ?? '')) ? [part] : [],
   )
   const nuts = recipe.parts.some((p) => p.lines.some((l) => l.ingredient && l.ingredient in MEALS))
-  if (!nuts && !whites.length) return
+  const unheated = recipe.method.length > 0 && (!recipe.oven.length || (recipe.oven.length === 1 && recipe.oven[0]!.assumed))
+  if (!nuts && !whites.length && !unheated) return
   const { steps } = readMethod(recipe, region)
+  if (unheated) bakeTime(recipe, steps)
   foldIn(
     recipe,
     whites,
     steps.flatMap((s) => s.clauses),
   )
   if (nuts) groundFirst(recipe, steps)
+}
+
+/** Less than this is a mug in the microwave, min. */
+const LEAST_BAKE = 8
+
+/** Where no heat is told (on coals, in a pot), the time is that of the act that bakes. */
+function bakeTime(recipe: Recipe, steps: readonly Step[]): void {
+  const bakes = steps.flatMap((s) => s.clauses).filter((c) => c.act === 'bake' && c.minutes && c.minutes[0] >= LEAST_BAKE)
+  const same = bakes.some((c) => c.minutes![0] === recipe.oven[0]?.minutes?.[0] && c.minutes![1] === recipe.oven[0].minutes[1])
+  if (!bakes.length || same) return
+  const [low, high] = bakes[0]!.minutes!
+  recipe.oven = [{ celsius: MODERATE, fan: false, ...recipe.oven[0], minutes: [Math.round(low), Math.round(high)], assumed: true }]
 }
 
 /**

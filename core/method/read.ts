@@ -128,6 +128,7 @@ function draftsOf(recipe: Recipe, region: Region): Draft[] {
       if (label !== undefined && piece.sentence > labelled && candidates.some((c) => c.lines.length)) {
         if (!candidates.some((c) => c.lines.some((l) => l.part === label))) label = undefined
       }
+      const set = setIn(s, piece, recipe, groups, candidates)
       for (const g of groups) {
         // "Whisk wet", where a part is headed "Wet bowl": all of that part.
         const named = g.group === 'dry' || g.group === 'wet' ? headedBy(g.group, recipe) : -1
@@ -140,7 +141,7 @@ function draftsOf(recipe: Recipe, region: Region): Draft[] {
         scan: s,
         candidates,
         groups,
-        cue: of ?? label ?? headed,
+        cue: of ?? set ?? label ?? headed,
         text: unmasked(s, piece),
         sign: wordsOf(s, piece.until),
         lists:
@@ -151,6 +152,32 @@ function draftsOf(recipe: Recipe, region: Region): Draft[] {
   })
   drafts.forEach((d, n) => (d.lists ||= listsOnly(d, drafts.slice(n + 1))))
   return withBake(drafts)
+}
+
+/** Words behind which a lone "A" is the name of a set, and no article. */
+const BEHIND_A = /^(?:in|into|to|and|with|until|till|well|together|over|a|the)?$/
+
+/**
+ * "Sift A, add B": all of the set that its heading calls by a letter, unless lines of it are named beside ("the whites in C").
+ *
+ * @param groups is added to
+ * @returns the part
+ */
+function setIn(s: Scan, p: Piece, recipe: Recipe, groups: FoundGroup[], candidates: readonly Candidate[]): number | undefined {
+  let set: number | undefined
+  if (!recipe.parts.some((x) => /^[A-H]$/.test(x.name))) return undefined
+  for (let i = p.from; i < p.to; i++) {
+    const t = s.tokens[i]!
+    const part = /^[A-H]$/.test(t.text) ? recipe.parts.findIndex((x) => x.name === t.text) : -1
+    const next = s.tokens[i + 1]
+    if (part < 0 || (t.text === 'A' && next?.kind === 'word' && !BEHIND_A.test(next.word))) continue
+    set ??= part
+    if (candidates.some((c) => c.lines.some((l) => l.part === part))) continue
+    const all = groups.find((g) => g.group === 'all' && g.part === undefined)
+    if (all) all.part = part
+    else groups.push({ group: 'all', from: t.from, to: t.to, part })
+  }
+  return set
 }
 
 /** "3 eggs, 150 g sugar, 200 g flour.": things without a word on what to do, most of which are named again. */
@@ -269,10 +296,12 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           for (const l of picks) used?.set(key(l.part, l.line), Math.min(1, (used.get(key(l.part, l.line)) ?? 0) + (c.share ?? 1)))
           return picks.map((l) => ({ part: l.part, line: l.line }))
         })
-        // "Knead a dough": all that is for it goes in.
+        // "Knead a dough": all that is for it goes in; "add B": all of that set.
         if (grouped) {
           used ??= new Map(state.used)
-          for (let line = 0; line < (recipe.parts[part]?.lines.length ?? 0); line++) used.set(key(part, line), 1)
+          const sets = d.groups.flatMap((g) => g.part ?? [])
+          for (const p of sets.length ? sets : [part])
+            for (let line = 0; line < (recipe.parts[p]?.lines.length ?? 0); line++) used.set(key(p, line), 1)
         }
         next.push({ part, used: used ?? state.used, score, picks: [...state.picks, { part, lines }] })
       }
@@ -307,6 +336,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
   const baked = new Set<number>()
   let anyBaked = false
   const filled = new Set<number>()
+  let fired = false
   let foamed = false
   /** By part, what was last put together. */
   const bowl = new Map<number, readonly string[]>()
@@ -361,6 +391,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       // A batter that is in its bowl is not baked, whatever the crust under it is.
       baked: anyBaked && (finishing || baked.has(part) || (things.length === 0 && !bowl.has(part))),
       filled: filled.has(part) || filled.size > 0,
+      fired,
       foamed,
     }
     const act = d.lists ? 'other' : actOf(cues)
@@ -372,6 +403,7 @@ export function readMethod(recipe: Recipe, region: Region): Method {
           key(x.part, x.line),
           Math.min(1, (used.get(key(x.part, x.line)) ?? 0) + (x.rest ? 1 : (x.share ?? (HELD_BACK.test(p.verb) ? SOME : 1)))),
         )
+    for (const set of d.groups.flatMap((g) => g.part ?? [])) recipe.parts[set]?.lines.forEach((_, line) => used.set(key(set, line), 1))
     // "for the last 5 minutes" is within a time that was told before.
     const within = act === 'bake' && before === 'bake' && times.every((x) => /^(?:last|final)$/.test(t[x.from - 1]?.word ?? ''))
     const time = times.length && !within ? joinTimes(times) : undefined
@@ -443,8 +475,10 @@ export function readMethod(recipe: Recipe, region: Region): Method {
       for (const f of filled) baked.add(f)
       baked.add(part)
       filled.clear()
+      fired = false
     }
     if (act === 'fill-tin') filled.add(part)
+    else if (filled.size && FIRE.test(d.text)) fired = true
     if (act === 'foam') foamed = true
     if (act === 'bake') foamed = false
     if (['cream', 'foam', 'mix', 'melt', 'simmer', 'rub-in', 'fold', 'soften', 'strain', 'infuse'].includes(act) && kept.length)
@@ -482,6 +516,9 @@ function bracketAround(t: Scan['tokens'], at: number): string {
 }
 
 /** Acts that need something to be done with. */
+/** What bakes where there is no oven. */
+const FIRE = /\b(?:char)?coals?\b|\bembers\b|\bflames?\b|\b(?:over|on) (?:a |the )?(?:low |slow |gentle |medium )?(?:fire|burner)\b/
+
 const NEEDS_THINGS: ReadonlySet<Act> = new Set(['mix', 'cream', 'melt', 'simmer', 'foam'])
 /** One line that is never named may be forgotten; more are meant. */
 const LEAST_IMPLIED = 2

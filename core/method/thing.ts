@@ -229,8 +229,15 @@ function excepted(t: readonly Token[], m: Mention, mentions: readonly Mention[])
   return false
 }
 
+/** "Pour on the yolks, whipping": how it is done, and no cream. */
+export const isManner = ({ tokens: t }: Scan, m: Mention): boolean =>
+  m.to - m.from === 1 && t[m.from]!.word === 'whipping' && !/^(?:the|your)$/.test(t[m.from - 1]?.word ?? '')
+
 /** A number that is said and fits, or does not. */
 const COUNTED = 1.5
+
+/** What a thing is beaten or heated to be. */
+const STATE = /^(?:stiff|thick|soft|warm|smooth|firm)$/
 
 /** The lines that the mentions of a piece may mean. */
 export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
@@ -242,6 +249,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       // "the wet items other than vinegar"
       .filter((m) => !(t[m.from - 1]?.word === 'than' && t[m.from - 2]?.word === 'other'))
       .filter((m) => !excepted(t, m, s.mentions))
+      .filter((m) => !isManner(s, m))
       // A heading names a part: "Cream: sprinkle the gelatine …".
       .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
       .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')
@@ -250,7 +258,12 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       .map((m): Candidate => {
         const word = m.words.at(-1)!
         const as = word === 'yolk' ? 'yolk' : word === 'white' && m.words.length <= 2 ? 'white' : undefined
-        let lines = keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
+        const scored = (m: Mention) =>
+          keys.map((k) => ({ part: k.part, line: k.line, score: scoreOf(m, k), id: k.id })).filter((l) => l.score > 0)
+        let lines = scored(m)
+        // "Whip the cream stiff" is no sachet of cream stiff where none is listed.
+        if (!lines.length && m.words.length > 1 && STATE.test(m.words.at(-1)!))
+          lines = scored({ ...m, id: '', words: m.words.slice(0, -1) })
         // Yolks and whites of whole eggs that are separated.
         if (as && !lines.length)
           lines = keys.filter((k) => k.id === 'egg-whole').map((k) => ({ part: k.part, line: k.line, score: 1.8, id: k.id }))

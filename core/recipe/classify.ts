@@ -217,6 +217,9 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
   ],
 }
 
+/** "Bahan C – sieved", "Group B": a set of lines by its letter. */
+export const SET_HEAD = /^\(?(?:(?:set|group|mixture|bowl|bahan|ingredients?) )?\(?([A-H])\)?\s*(?:[–—:-](?:\s+\p{L}[\p{L} ]{2,30})?)?$/iu
+
 /** Evidence for a heading over a part of the list or of the method. */
 const SUBHEADING: readonly Evidence[] = [
   [-2.2, () => true],
@@ -239,6 +242,8 @@ const SUBHEADING: readonly Evidence[] = [
   [-2, (f) => f.heat],
   [-2, (f) => f.numbering?.marked === true],
   [2, (f) => f.lettered],
+  // "Bahan C – sieved"
+  [4, (f) => SET_HEAD.test(f.text) && f.unitAmounts === 0],
   // "Stage A — custard (do this the night before)"
   [4, (f) => /^(?:stage|part|component|layer)\s+(?:[A-E]|\d|one|two|three)\b\s*[—–:-]\s*\p{L}/iu.test(f.text) && f.unitAmounts === 0],
   [-1.5, (f) => f.bullet && !f.colon],

@@ -173,6 +173,27 @@ function barLabel(text: string): RegExpExecArray | null {
   return things ? label : null
 }
 
+/** "Cream cheese 250 g / butter 50 g / cake flour 60 g + cornflour 20 g": names with their amounts, strung on one row. */
+const BETWEEN_THINGS = /\s*[,;]\s+|\s+[/+]\s+/
+/** Words of a thing beside its name and its amount: "soft", "of", "fresh". */
+const MOST_BESIDE = 2
+
+/** Whether all of a text is a name with its amount before or behind it; `opens` where no verb may come first either. */
+function isThing(text: string, opens: boolean): boolean {
+  const s = scan(text)
+  const named = (i: number) => s.mentions.some((m) => i >= m.from && i < m.to) || s.measures.some((m) => i >= m.from && i < m.to)
+  const words = s.tokens.map((t, i) => ({ t, i })).filter(({ t }) => t.kind === 'word' && t.depth === 0)
+  const first = s.tokens.findIndex((t) => t.kind !== 'mark')
+  return (
+    s.mentions.length > 0 &&
+    s.measures.length > 0 &&
+    words.filter(({ i }) => !named(i)).length <= MOST_BESIDE &&
+    // "Cream butter 120 g" begins with what is done.
+    (!opens || (named(first) && s.mentions.length === 1)) &&
+    (named(first) ? s.measures.some((m) => m.from === first || m.to >= s.tokens.length - 1) : true)
+  )
+}
+
 /** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
 /** "¾ cup sugar, ½ cup butter, pinch of salt, 2 eggs": a comma before the next amount. */
 const NEXT_AMOUNT = /,\s+(?=(?:[\d½¼¾⅓⅔⅛]|(?:a )?pinch\b))/i
@@ -186,9 +207,12 @@ function unstrung(rows: readonly Row[]): Row[] {
     const byBars = barred.length >= LEAST_BARRED && barred.every((x) => /^\W*[\d½¼¾⅓⅔⅛]/.test(x))
     const listed = text.split(NEXT_AMOUNT)
     const byCommas = !byBars && listed.length >= LEAST_LISTED && /^\W*[\d½¼¾⅓⅔⅛]/.test(text)
-    const pieces = byBars ? barred : byCommas ? listed : text.split(STRUNG)
+    const things = text.replace(/\.$/, '').split(BETWEEN_THINGS)
+    const byThings = !byBars && !byCommas && things.length >= LEAST_LISTED && things.every((x, i) => isThing(x, i === 0))
+    const pieces = byBars ? barred : byCommas ? listed : byThings ? things : text.split(STRUNG)
     const whole =
       byBars ||
+      byThings ||
       pieces.every((x) => {
         const s = scan(x)
         return s.measures.length > 0 && s.mentions.length > 0
@@ -214,6 +238,19 @@ function unnumbered(rows: readonly Row[]): Row[] {
     const inOrder = marks.length >= 3 && marks[0]!.index === 0 && marks.every((m, i) => Number(m[1]) === i + 1)
     if (!inOrder) return [r]
     return marks.map((m, i) => row(r.text.slice(m.index, marks[i + 1]?.index).trim(), r.source, i ? 0 : r.gap))
+  })
+}
+
+/** "A   225 g flour": the letter of a set stands before its first row. */
+const SET_BEFORE = /^\(?([A-H])[).:]?\s+(?=[\d½¼¾⅓⅔⅛])/
+
+/** Sets whose letters stand before their first rows, in the order of the alphabet, get rows of their own. */
+function withSets(rows: readonly Row[]): Row[] {
+  const letters = rows.flatMap((r) => (isIngredient(r.text.replace(SET_BEFORE, '')) ? (SET_BEFORE.exec(r.text)?.[1] ?? []) : []))
+  if (letters.length < 2 || !letters.every((x, i) => x.charCodeAt(0) === 'A'.charCodeAt(0) + i)) return [...rows]
+  return rows.flatMap((r) => {
+    const m = SET_BEFORE.exec(r.text)
+    return m ? [row(`${m[1]}:`, r.source, Math.max(1, r.gap)), row(r.text.slice(m[0].length), r.source, 0)] : [r]
   })
 }
 
@@ -267,11 +304,21 @@ function unfoldColumns(lines: readonly string[]): { text: string; at: number }[]
       2 >
     texts.length
   if (bare(right) || bare(left)) return whole
+  // Where the left side has headings and the right side only things, each heading keeps what stands beside its lines.
+  const things = right.every(isIngredient)
+  const heads = (l: { text: string; at: number }) => things && !cut(l)[1] && !isIngredient(cut(l)[0]) && /^\P{L}*\p{L}/u.test(cut(l)[0])
+  const sections = block.reduce<{ text: string; at: number }[][]>((all, l, i) => {
+    if (!i || heads(l)) all.push([])
+    all.at(-1)!.push(l)
+    return all
+  }, [])
   return [
     ...whole.slice(0, first),
-    ...block.map((l) => ({ text: cut(l)[0], at: l.at })),
-    { text: '', at: block[0]!.at },
-    ...block.map((l) => ({ text: cut(l)[1], at: l.at })),
+    ...sections.flatMap((section) => [
+      ...section.map((l) => ({ text: cut(l)[0], at: l.at })),
+      ...(sections.length > 1 ? [] : [{ text: '', at: section[0]!.at }]),
+      ...section.flatMap((l) => (cut(l)[1] || sections.length === 1 ? [{ text: cut(l)[1], at: l.at }] : [])),
+    ]),
     ...whole.slice(last + 1),
   ]
 }
@@ -313,5 +360,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unmarked(unruled(line.trim())).trim(), [at], gap))
     gap = 0
   }
-  return splitColumns(readFormulas(readTables(partHeads(unstrung(unnumbered(withMeasure(joinAmounts(rows))))))))
+  return splitColumns(readFormulas(readTables(partHeads(withSets(unstrung(unnumbered(withMeasure(joinAmounts(rows)))))))))
 }

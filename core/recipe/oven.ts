@@ -29,7 +29,7 @@ const OVEN_IN_WORDS: readonly (readonly [RegExp, number])[] = [
 ]
 
 /** Where nothing is said, cakes are baked at moderate heat. */
-const MODERATE = 180
+export const MODERATE = 180
 
 interface Setting {
   celsius: number

@@ -2,7 +2,7 @@ import { ABBREVIATED, scan } from '../language/item'
 import { tokenise } from '../language/token'
 import type { Region } from '../measure/region'
 import { unitNamed } from '../measure/unit'
-import { classify, type Classified, type Label } from './classify'
+import { SET_HEAD, classify, type Classified, type Label } from './classify'
 import { DEFINITION } from './feature'
 import { rowsOf } from './layout'
 import { linesOf, readLine, type LineOptions, type ReadLine } from './line'
@@ -296,18 +296,20 @@ export function readPage(text: string, region: Region): Page {
         const named = /\bfor (?:the )?([\p{L} ]{3,30})\s*:?$/iu.exec(c.text)
         if (named && roleOf(named[1]!)) build.open(capital(named[1]!.trim()))
         // "Ingredients (A)", and the method speaks of "A".
-        const letter = /\(?\b([A-E])\)?\s*:?$/.exec(c.text.trim())
+        const letter = SET_HEAD.exec(c.text.trim()) ?? /\(?\b([A-H])\)?\s*:?$/.exec(c.text.trim())
         if (letter) build.open(letter[1]!)
         break
       }
       case 'part-heading':
         meta.push(c.text)
-        if (isInstruction(c.text) || isGroup(c.text) || (ordered && CREAMS.test(c.text))) {
+        if (!SET_HEAD.test(c.text.trim()) && (isInstruction(c.text) || isGroup(c.text) || (ordered && CREAMS.test(c.text)))) {
           if (!build.has()) build.open('')
           if (!isGroup(c.text)) orders.push({ words: c.text, part: build.part, from: build.part.lines.length, to: -1 })
         } else {
-          build.open(headingName(c.text))
-          heading = headingName(c.text)
+          // The method speaks of "C", whatever its heading adds.
+          const name = SET_HEAD.exec(c.text.trim())?.[1] ?? headingName(c.text)
+          build.open(name)
+          heading = name
         }
         break
       case 'ingredient':

@@ -155,7 +155,7 @@ const FOLDED = /^(?:add|mix|stir|fold)[- ]?ins?$/i
 /** "Set A", "Bowl 2", "B": a name that says nothing; with flour or egg it is of the batter. */
 /** What a syrup or a milk soak has none of. */
 const BODY = /cream-cheese|ricotta|mascarpone|quark|^oil-|butter|margarine|^cocoa|^chocolate/
-const LETTER = /^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-E1-5]$/i
+const LETTER = /^(?:(?:set|part|group|mixture|mix|bowl|bahan|step)\s*)?[A-H1-5]$/i
 const lettered = (p: Part, parts: readonly Part[]): Role | undefined => {
   if (FOLDED.test(p.name.trim())) return 'batter'
   if (!LETTER.test(p.name.trim())) return undefined

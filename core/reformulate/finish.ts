@@ -22,7 +22,7 @@ export interface FinishedPart {
 }
 
 /** How far a stand-in may move from the weight of what it stands for. */
-const FINISH_LEEWAY = 0.1
+const FINISH_LEEWAY = 0.05
 const SOAK_LEEWAY = 0.03
 
 /** Of the changes by degree, those that make sense in a frosting: what creams or dissolves in it. */
@@ -97,7 +97,9 @@ function rework(s: Situation, places: Place[], combination: Combination, whole: 
   const swapsOnly = combination.changes.length === 0
   for (const v of d.variables) {
     if (batter || v.from <= 0 || v.replaces.length) continue
-    if (['acid', 'flavour', 'fruit'].includes(v.ingredient.kind) || (swapsOnly && !isThinLiquid(v.ingredient))) v.fixed = true
+    // An icing with less sugar keeps its butter.
+    const held = v.ingredient.kind === 'fat' && combination.changes.every((c) => c.change.slot === 'sugar')
+    if (held || ['acid', 'flavour', 'fruit'].includes(v.ingredient.kind) || (swapsOnly && !isThinLiquid(v.ingredient))) v.fixed = true
     else if (swapsOnly) Object.assign(v, { low: Math.max(v.low, 0.7 * v.from), high: Math.min(v.high, 1.3 * v.from + 15) })
   }
   // Gram for gram, or nearly: an icing keeps its weight, and what soaks a cake its litre.

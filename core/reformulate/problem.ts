@@ -174,6 +174,17 @@ const SETS = 1
 /** Brought in the place of eggs. */
 const forEgg = (v: Variable): boolean => v.replaces.some((id) => need(id).kind === 'egg')
 
+/** So many parts of water go with what a flour drinks more or less than the one before; what lies beyond stands free, as in a custard. */
+const GOES_WITH = 2
+
+/** The moisture that keeps the free water of a batter whose dry things drink otherwise now. */
+function moistureKept(before: Metrics, demand: number): number | undefined {
+  const old = before.moisture
+  if (old === undefined || old <= GOES_WITH || !(demand > LEAST_SUM)) return old
+  const drank = (before.waterPer100 * before.batterGrams) / 100 / old
+  return (old * drank + GOES_WITH * (demand - drank)) / demand
+}
+
 /** A sum below this, in grams, is dust on the scale: no ratio is made of it. */
 const LEAST_SUM = 0.05
 
@@ -226,7 +237,12 @@ export function buildProblem(input: ProblemInput): Problem {
         ? { low: Math.min(bands[key].low, before[key] ?? bands[key].low), high: bands[key].high }
         : bands[key]
     // Another kind of cake is best near neutral; the same cake stays as sour or alkaline as its baker likes it.
-    const old = key === 'acidBalance' && moved ? Math.min(2, Math.max(-1, before.acidBalance ?? 0)) : before[key]
+    const old =
+      key === 'acidBalance' && moved
+        ? Math.min(2, Math.max(-1, before.acidBalance ?? 0))
+        : key === 'moisture' && trusted
+          ? moistureKept(before, guess.waterDemand)
+          : before[key]
     const wished = wishes[key]
     const sea =
       wished ??

@@ -43,13 +43,22 @@ export interface Draft {
 export const EGG_UNIT = 50
 /** More than one egg to 40 g flour is foam, which a carrier cannot replace gram by gram. */
 const FLOUR_PER_EGG = 40
+/** Of nut flour twice that: it binds a third of its weight, and nut cakes without egg take two thirds of it in liquid. */
+const NUT_PER_EGG = 70
 
+const NUT_FLOUR = /^flour-(?:almond|hazelnut|walnut|pistachio|pecan|cashew|chestnut|sunflower|pumpkin-seed)/
 /** How far each of several things that stand in together may move from its share. */
 const TOGETHER = 0.15
 /** Below this share of the flour an eggless crumb wants fat (low end of its band, science §3). */
 const LEAN = 0.3
 /** Families whose eggless form is raised by leavener. */
 export const RAISED: readonly Family[] = ['eggless-raised', 'syrup-spice', 'boxed', 'flourless-nut']
+
+/** Water in whole egg (76 %: USDA), and the least that loosens a batter at all, g. */
+const EGG_WATER = 0.76
+const LEAST_LOOSENING = 20
+/** What another flour may drink more than wheat, g per g: rice and starch blends about a fifth of their weight. */
+const DRINKS_MORE = 0.2
 
 /** Milks, drinks and water: what a baker adds by the spoon to loosen a batter. */
 export const isThinLiquid = (i: Ingredient): boolean =>
@@ -145,6 +154,9 @@ export function draft(
 ): Draft | undefined {
   const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
   const foamLost = eggsGo && situation.family === 'foam'
+  const nuts = situation.places.reduce((sum, p) => sum + (p.inBatter && NUT_FLOUR.test(p.ingredient.id) ? p.grams : 0), 0)
+  /** Eggs that the flours carry. */
+  const carries = Math.max(0, flour - nuts) / FLOUR_PER_EGG + Math.min(flour, nuts) / NUT_PER_EGG
   const melted = situation.signs.melted
   const variables: Variable[] = []
   const removed: Draft['removed'] = new Map()
@@ -197,6 +209,8 @@ export function draft(
   /** Who asks for no egg asks for no more butter, and for a cake that is still as sweet and as rich. */
   const kept = (f: Freedom, i: Ingredient, grams: number): Freedom => {
     if (meringue || (held && HELD.has(i.kind))) return { low: grams, high: grams, give: 1, fixed: true }
+    // Nor does who asks for less sugar.
+    if (!eggsGo && i.kind === 'fat' && asked('sugar') && !f.fixed) return { ...f, high: Math.min(f.high, grams) }
     if (!eggsGo || f.fixed || !HELD.has(i.kind)) return f
     const low = asked(i.kind === 'fat' ? 'fat' : 'sugar')
       ? f.low
@@ -254,7 +268,7 @@ export function draft(
 
   if (combination.egg && situation.eggGrams > 0) {
     const school = combination.egg
-    const units = Math.min(situation.eggGrams / EGG_UNIT, meringue ? Infinity : flour / FLOUR_PER_EGG)
+    const units = Math.min(situation.eggGrams / EGG_UNIT, meringue ? Infinity : carries)
     const held = Math.min(units, school.mostEggs ?? Infinity)
     const eggs = [...new Set(leaving.filter((p) => p.ingredient.kind === 'egg').map((p) => p.ingredient.id))]
     let acid = 0
@@ -330,8 +344,13 @@ export function draft(
   if (!state) return undefined
   // A nut cake that stood on whipped egg and keeps its family needs gas instead.
   const lift = modelOf(state.family).bands.lift
-  if (eggsGo && combination.egg && !combination.egg.foams && state.family === situation.family && situation.signs.whipped && lift)
+  if (eggsGo && combination.egg && !combination.egg.foams && state.family === situation.family && situation.signs.whipped && lift) {
     state.wishes.lift ??= Math.max(situation.seaLift ?? 0, GAS_FOR_FOAM * lift.high)
+    // What a foam held in its walls, and dried out of as it baked, would lie wet in a batter without one.
+    const { moisture } = modelOf(state.family).bands
+    if (moisture && situation.metrics.moisture !== undefined && situation.metrics.moisture > (moisture.low + moisture.high) / 2)
+      state.wishes.moisture ??= (moisture.low + moisture.high) / 2
+  }
   if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()
   const staying = variables.filter((v) => !state.gone.has(v))
   for (const [v, why] of state.gone) if (v.from > 0) removed.set(v.key, why)
@@ -366,6 +385,16 @@ export function draft(
     const milky = situation.places.some((p) => p.ingredient.contains?.includes('milk'))
     const wet = firstAllowed(milky ? ['milk-whole', 'soy-milk', 'oat-milk', 'water'] : ['water'], rules)
     const why = combination.egg ? 'the water that the eggs carried' : 'loosens what now drinks more'
-    if (wet) bring(wet, 0, 0, flour * 0.9, flour * 0.22, [], [{ code: 'moisture', message: why }])
+    // No more than the eggs carried; another kind of cake, another flour or less fat asks for its own.
+    const came = variables.reduce(
+      (sum, v) => sum + (v.replaces.some((id) => need(id).kind === 'egg') ? ((v.ingredient.per100.water ?? 0) / 100) * v.start : 0),
+      0,
+    )
+    const drier = combination.standIns.size > 0 || combination.changes.some((c) => c.change.slot !== 'want')
+    const room =
+      combination.egg && family === situation.family
+        ? Math.max(LEAST_LOOSENING, EGG_WATER * Math.min(situation.eggGrams, carries * EGG_UNIT) - came) + (drier ? DRINKS_MORE * flour : 0)
+        : Infinity
+    if (wet) bring(wet, 0, 0, Math.min(flour * 0.9, room), flour * 0.22, [], [{ code: 'moisture', message: why }])
   }
 }

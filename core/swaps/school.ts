@@ -39,6 +39,8 @@ export interface AddedStep {
   rests?: boolean
   /** It warns, and does nothing to the batter. */
   warns?: true
+  /** Said only where there is wheat enough to toughen. */
+  wheat?: true
   /** All of its `{carrier}` goes into a bowl of its own here, and into the batter from there. */
   mixes?: true
 }

@@ -178,7 +178,14 @@ export const STAND_INS: Readonly<Record<string, readonly StandIn[]>> = {
   ],
   'cheese-hard': [one('plant-cheese-hard', null, 'A plant cheese that grates; it melts less.')],
   'whey-powder': [one('plant-milk-powder', 'plant-milk', 'Plant milk powder: richer, sets less.')],
-  'dulce-de-leche': [one('condensed-coconut-milk', 'coconut', 'Condensed coconut milk, cooked down until brown.')],
+  'dulce-de-leche': [
+    one(
+      'coconut-caramel',
+      'coconut',
+      'As thick as milk caramel. Bought, or condensed coconut milk simmered in a wide pan, stirring, until it is thick and brown.',
+    ),
+    one('condensed-coconut-milk', 'coconut', 'Condensed coconut milk, cooked down until brown.'),
+  ],
   'egg-liqueur': [
     one('cream-liqueur', null, 'A cream liqueur: as thick, without egg.'),
     {

@@ -43,6 +43,7 @@ export const BAKING: readonly Rule[] = [
       !c.baked &&
       (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'other' || c.verb === 'cover') &&
       (c.hasHeat ||
+        c.fired ||
         says(c, /\b(?:low heat|slow heat|medium heat|oven|flame|lid|cooker|degrees|gas|coals?|charcoal)\b/) ||
         (c.verb === '' && !says(c, /\b(?:rest|fridge|freezer|cool|chill|stand)\b/))),
   ],

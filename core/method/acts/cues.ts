@@ -26,6 +26,8 @@ export interface Cues {
   before: Act | undefined
   baked: boolean
   filled: boolean
+  /** Since the tin was filled, a fire under it or over it was told of. */
+  fired: boolean
   foamed: boolean
 }
 

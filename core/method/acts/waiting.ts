@@ -17,5 +17,14 @@ export const WAITING: readonly Rule[] = [
   ],
   ['other', (c) => c.cls === 'wait' || (c.cls === 'put' && says(c, /\baside\b/))],
   ['serve', (c) => says(c, /\bto (?:the )?table\b/) && (c.cls === 'put' || c.cls === 'serve')],
+  // "Lovely with custard."
+  [
+    'serve',
+    (c) =>
+      c.verb === '' &&
+      /^\W*(?:it is |it's |so |very |really )*(?:nice|good|lovely|great|delicious|best|wonderful|perfect)\b[^.]*\b(?:with|alongside)\b/.test(
+        c.text,
+      ),
+  ],
   ['serve', (c) => c.cls === 'serve' || (c.verb === '' && /^\W*serves?\b/.test(c.text))],
 ]

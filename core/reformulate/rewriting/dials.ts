@@ -37,11 +37,29 @@ export function followOven(sheet: Sheet) {
     timed = true
     w.why.add(sheet.r.oven.why)
   }
+  // "Time: 25–30 minutes" stands above the steps: the same time, by its numbers, where no clause that bakes has one.
+  const written = last >= 0 ? before[last]!.minutes! : undefined
+  if (minutes && !timed && written)
+    for (const w of sheet.works) {
+      const same = w.scan.dials.find(
+        (d): d is Time => d.kind === 'time' && Math.round(d.low) === written[0] && Math.round(d.high) === written[1],
+      )
+      const clause =
+        same && w.clauses.find((c) => w.scan.tokens[same.from]!.from >= c.span[0] && w.scan.tokens[same.from]!.from < c.span[1])
+      if (!same || (clause && !OF_OVEN.has(clause.act))) continue
+      w.edits.push(retimed(w.scan, same, minutes))
+      timed = true
+      w.why.add(sheet.r.oven.why)
+      break
+    }
   sheet.r.oven.says.forEach((s, i) => {
     const covered = i === 0 && heat ? told : timed
     if (!covered) sheet.prepared.push({ ...s, role: 'oven', at: 'after' })
   })
 }
+
+/** Acts beside which the time of the bake may be told. */
+const OF_OVEN: ReadonlySet<string> = new Set(['bake', 'heat-oven', 'ready-tin', 'other'])
 
 function bakesMain(sheet: Sheet, c: Clause): boolean {
   return sheet.batterParts.has(c.part) || sheet.r.recipe.parts.length === 1 || sheet.r.recipe.parts[c.part]?.role !== 'crust'

@@ -59,7 +59,8 @@ export function retellFoams(sheet: Sheet, work: Work): void {
         retell(
           work,
           c,
-          `whisk ${joined([withArticle(wet[0]!), ...wet.slice(1)])}${names.length ? ` with ${joined(names)}` : ''} until smooth`,
+          // "Beat in the eggs": into what is in the bowl.
+          `${BEATS_IN.test(work.text.slice(...c.span)) ? `${c.verb} in` : 'whisk'} ${joined([withArticle(wet[0]!), ...wet.slice(1)])}${names.length ? ` with ${joined(names)}` : ''} until smooth`,
         )
         // "Whip the whites and add them": it is one mixture now.
         const next = work.clauses[n + 1]
@@ -78,6 +79,17 @@ function resign(work: Work, c: Clause, eggs: readonly LineThing[]) {
   const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(sign)![0]
   work.edits.push({ from: c.until[0], to: c.until[1], words: `until it stands in firm, glossy peaks${tail}` })
   work.why.add('Bean-can liquid holds its air only once it stands in peaks.')
+}
+
+const BEATS_IN = /^\W*(?:(?:then|and) )*(?:beat|whisk|whip) in\b/i
+const SPOKEN_OF = /\b(?:so(?: that)?|otherwise|lest|in case)\s+$/i
+
+/** What does not whip is stirred smooth, and never comes to a froth. */
+function unfroth(work: Work, c: Clause) {
+  const sign = c.until && work.text.slice(...c.until)
+  if (!sign || !/\b(?:froth\w*|foam\w*|fluffy|bubbly|pale)\b/i.test(sign)) return
+  const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(sign)![0]
+  work.edits.push({ from: c.until![0], to: c.until![1], words: `until smooth${tail}` })
 }
 
 /** Nothing that stands for eggs has a shell: "break the eggs into a bowl" puts it there. */
@@ -230,7 +242,13 @@ export function eggMention(
     clause?.things.flatMap((t) => (isLine(t) && !isEgg(t.ingredient) && t.part === found.part ? [sheet.name(t.ingredient)] : [])),
   )
   // "yolks, sugar and cornflour": starch that stands for the yolks is the starch that is named there.
-  const names = sheet.eggPlaced.has(found.part) ? [] : eggNames(sheet, found.part, together).filter((n) => !here.has(n))
+  const named = eggNames(sheet, found.part, together).filter((n) => !here.has(n))
+  const names = sheet.eggPlaced.has(found.part) ? [] : named
+  // "Cool it so the eggs don't boil": said of them, and nothing is done with them yet.
+  if (named.length && SPOKEN_OF.test(work.text.slice(0, np.from))) {
+    work.edits.push({ from: np.from, to: np.to, words: withArticle(named[0]!) })
+    return
+  }
   // What stands for another thing of this clause already is not named twice.
   if (
     clause &&
@@ -251,6 +269,7 @@ export function eggMention(
     const how = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
     const pour = `${manner?.[1] ?? ''}${how}`
     work.edits.push(...inList(work, np.from, to, [withArticle(names[0]!), ...names.slice(1)], pour))
+    if (!sheet.r.egg?.foams && clause?.act === 'mix') unfroth(work, clause)
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)
     return
   }

@@ -1,4 +1,4 @@
-import { isLine, type Clause, type LineThing } from '../../method/step'
+import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
 import { sentencesOf } from '../../method/sentence'
 import { joined } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
@@ -22,7 +22,13 @@ export function unmakeMeringue(sheet: Sheet): void {
   }
   const yolks = sheet.works.flatMap((w) =>
     w.clauses.flatMap((c) =>
-      c.things.filter(isLine).flatMap((t) => (t.ingredient === 'egg-yolk' ? [{ work: w, clause: c, part: t.part }] : [])),
+      c.things.flatMap((t) => {
+        // "Add B", where the yolks are in B.
+        const part = isLine(t) ? (t.ingredient === 'egg-yolk' ? t.part : undefined) : isGroup(t) ? t.part : undefined
+        const holds =
+          part !== undefined && sheet.batterParts.has(part) && sheet.r.recipe.parts[part]?.lines.some((l) => l.ingredient === 'egg-yolk')
+        return holds ? [{ work: w, clause: c, part: part! }] : []
+      }),
     ),
   )
   const lost = new Set<number>()
@@ -54,8 +60,17 @@ export function unmakeMeringue(sheet: Sheet): void {
       if (folds && !work.edits.some((e) => e.from <= c.span[0] && e.to >= c.span[1] - 1))
         removeClause(work, n, 'There is no meringue to fold in.')
       folding = folds
+      if (folds) withoutStreaks(work, c.span[1])
     })
   }
+}
+
+/** "No white streaks." tells how far a foam is folded in: gone with it. */
+const STREAKS = /^\s*(?:no|until no|there should be no)(?: more)? (?:white )?(?:streaks?|whites?)\b[^.!]*[.!]?/i
+
+function withoutStreaks(work: Work, from: number): void {
+  const m = STREAKS.exec(work.text.slice(from))
+  if (m) work.edits.push({ from, to: from + m[0].length, words: '' })
 }
 
 /** What would have been whipped with the whites goes in where something stands for the yolks. */
@@ -81,10 +96,12 @@ function whiskIn(sheet: Sheet, at: { work: Work; clause: Clause }, things: reado
   })
 }
 
-/** Yolks that go into the batter, unwhipped, before a clause. */
+/** Yolks, or whole eggs beside whites of their own, that go into the batter, unwhipped, before a clause. */
 export function yolksBefore(sheet: Sheet, work: Work, n: number, part: number): boolean {
+  const whole = (c: Clause, t: LineThing) => t.ingredient === 'egg-whole' && t.as === undefined && !/^(?:separate|break|crack)/.test(c.verb)
   const yolk = (c: Clause) =>
-    c.act !== 'foam' && c.things.some((t) => isLine(t) && t.part === part && (t.ingredient === 'egg-yolk' || t.as === 'yolk'))
+    c.act !== 'foam' &&
+    c.things.some((t) => isLine(t) && t.part === part && (t.ingredient === 'egg-yolk' || t.as === 'yolk' || whole(c, t)))
   return sheet.works.some((w, i) => i <= sheet.works.indexOf(work) && w.clauses.some((c, k) => (w !== work || k < n) && yolk(c)))
 }
 

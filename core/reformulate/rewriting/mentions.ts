@@ -1,6 +1,7 @@
 import { isLine, type Act, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
+import { isManner } from '../../method/thing'
 import { ingredientOf, need } from '../../pantry/pantry'
 import { standInsFor } from '../../swaps/standins'
 import { forbidden } from '../allowed'
@@ -31,6 +32,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
     }
   const swallowed = (from: number, to: number) => work.edits.some((e) => e.from <= from && e.to >= to)
   for (const m of s.mentions) {
+    if (isManner(s, m)) continue
     const t = s.tokens[m.from]!
     const to = s.tokens[m.to - 1]!.to
     const found = sheet.lineOf(work, m)
@@ -93,6 +95,9 @@ export function renameAll(sheet: Sheet, work: Work): void {
   }
 }
 
+/** What is melted rather than warmed. */
+const MELTS: ReadonlySet<string> = new Set(['fat', 'cocoa'])
+
 /** Acts that bring to the table what no line of the recipe holds. */
 const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate', 'ready-tin'])
 
@@ -123,6 +128,9 @@ function standing(sheet: Sheet, part: number, next: string): string {
   return name && !/^[\d¼½¾⅓⅔⅛]/.test(name) ? `${name} ` : ''
 }
 
+/** "a cup each of", "100 g each" before the first of several things. */
+const EACH_OF = /(?:\ban?|[\d¼½¾⅓⅔⅛]+(?:[.,]\d+)?)\s*\p{L}+ each (?:of )?$/iu
+
 function swapFor(
   sheet: Sheet,
   work: Work,
@@ -148,10 +156,11 @@ function swapFor(
   const together = new Set(here?.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])))
   by.forEach((b) => sheet.say(b))
   const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
-  // Flour for flour keeps its short name, once it was said what it is.
+  // Flour for flour keeps its short name, once it was said what it is; "a spoonful of flour" comes out of a jar.
+  const known = !np.amount && !/\b(?:of|little|some|more|extra) $/i.test(work.text.slice(0, work.scan.tokens[m.from]!.from))
   const own = work.text.slice(work.scan.tokens[m.from]!.from, work.scan.tokens[m.to - 1]!.to)
   const names =
-    flour && short && !first && !by.some((b) => b.shares && here?.act !== 'ready-tin')
+    flour && short && known && !first && !by.some((b) => b.shares && here?.act !== 'ready-tin')
       ? ['flour']
       : by.map(
           (b) =>
@@ -164,7 +173,25 @@ function swapFor(
       ? `${by[0]!.kitchen} `
       : ''
   const at = work.scan.tokens[m.from]!.from
+  // "A cup each of plain and self-raising flour" is one amount of what stands for both.
+  const both = by.length === 1 && by[0]!.replaces.length > 1 && EACH_OF.exec(work.text.slice(0, Math.min(np.from, at)))
+  if (both) {
+    const from = Math.min(np.from, at) - both[0].length
+    work.edits.push({ from, to: np.to, words: `${by[0]!.kitchen} ${names.join('')}` })
+    return
+  }
+  // "8 oz of flour" becomes three flours, each with its own weight.
+  const each = np.amount && first && np.whole && by.length > 1 && by.every((b) => !b.shares && b.kitchen)
   if (amount) work.edits.push({ from: np.from, to: np.to, words: `${amount}${names.join('')}` })
+  else if (each)
+    work.edits.push(
+      ...inList(
+        work,
+        np.from,
+        np.to,
+        by.map((b, i) => `${b.kitchen} ${names[i]!}`),
+      ),
+    )
   else {
     const sorts = /\b(?:two|three|four|both|unsalted|salted|sifted|plain|all-purpose|self-raising|self-rising|cold|cubed|diced)\s+/gi
     // "the yogurt" becomes "140 g of the yogurt".
@@ -327,6 +354,18 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   )
   if (!creamed) return
   for (const c of work.clauses) {
+    // Oil is not melted, and what is melted with it (chocolate) still is.
+    const melted = c.act === 'melt' && c.verb === 'melt' ? c.things.filter(isLine) : []
+    if (
+      melted.length &&
+      melted.every((t) => sheet.fateOf(t.part, t.ingredient).kind === 'swapped' || !MELTS.has(need(t.ingredient).kind))
+    ) {
+      const verb = /\bmelt(ed)?\b/i.exec(work.text.slice(...c.span))
+      if (verb) {
+        const from = c.span[0] + verb.index
+        work.edits.push({ from, to: from + verb[0].length, words: `${verb[0].startsWith('M') ? 'Warm' : 'warm'}${verb[1] ?? ''}` })
+      }
+    }
     if (c.act !== 'cream' || !c.things.some((t) => isLine(t) && sheet.fateOf(t.part, t.ingredient).kind === 'swapped')) continue
     const verb = new RegExp(`\\b${c.verb}\\b`, 'i').exec(work.text.slice(...c.span))
     if (verb && /^(?:cream|beat)$/.test(c.verb))

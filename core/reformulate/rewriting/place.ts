@@ -157,6 +157,14 @@ export function bring(sheet: Sheet, l: OptionLine) {
     )
     return
   }
+  // Wet things go in before the flour, with whatever is stirred in there: "stir in the zest".
+  const beside = dry ? undefined : listOf(sheet, l.partIndex, BESIDE, WET_ACTS)
+  const flour = beside && listOf(sheet, l.partIndex, FLOURS, MIXING)
+  if (beside && flour && before(beside, flour)) {
+    append(sheet.works[beside.work]!, beside.thing, `the ${name}`)
+    sheet.works[beside.work]!.why.add(`${capital(name)} goes in before the flour.`)
+    return
+  }
   const own = foldBefore(sheet, l.partIndex) ?? sheet.tinClause(l.partIndex)
   const mixed = sheet.mixed(l.partIndex)
   // What is of the batter goes in before it bakes, wherever its part was told of.
@@ -171,6 +179,9 @@ export function bring(sheet: Sheet, l: OptionLine) {
     !tin,
   )
 }
+
+/** Kinds that are stirred in by themselves. */
+const BESIDE: ReadonlySet<string> = new Set(['fruit', 'flavour'])
 
 /** "Bake the mix with water, oil and eggs as the box says": where nothing tells of the bowl, all goes in there. */
 function bakedAtOnce(sheet: Sheet, part: number): (Place & { thing: LineThing }) | undefined {
@@ -291,9 +302,13 @@ function mixedUntold(sheet: Sheet, l: OptionLine): boolean {
   return true
 }
 
-/** The batter part that its heading calls dry. */
+/** The batter part that its heading calls dry, or the lettered set that has the flour. */
 function dryPart(sheet: Sheet): number | undefined {
-  return [...sheet.batterParts].find((p) => sheet.batterParts.size > 1 && /\bdry\b/i.test(sheet.r.recipe.parts[p]!.name))
+  const parts = [...sheet.batterParts].map((p) => ({ p, part: sheet.r.recipe.parts[p]! }))
+  if (parts.length < 2) return undefined
+  const floury = (lines: readonly { ingredient: string | null }[]) => lines.some((l) => l.ingredient && need(l.ingredient).kind === 'flour')
+  return (parts.find(({ part }) => /\bdry\b/i.test(part.name)) ?? parts.find(({ part }) => /^[A-H]$/.test(part.name) && floury(part.lines)))
+    ?.p
 }
 
 function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {

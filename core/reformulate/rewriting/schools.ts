@@ -1,3 +1,4 @@
+import { isWheatFlour } from '../../swaps/gluten/flour'
 import { methodSigns } from '../../balance/method'
 import { isGroup, isLine, type Clause } from '../../method/step'
 import { dropFromList, phraseOf } from '../../method/text'
@@ -62,6 +63,16 @@ export function restWith(sheet: Sheet): Sheet['resting'] {
   return clauses.every((c) => c.things.some((t) => isLine(t) && FLOURS.has(ingredientOf(t.ingredient)?.kind ?? ''))) ? 'soda-late' : 'no'
 }
 
+/** Share of a batter from which its wheat flour makes the crumb: cheesecakes and custards hold less. */
+const WHEATEN = 0.15
+
+function wheaten(sheet: Sheet): boolean {
+  const lines = sheet.r.lines.filter((l) => sheet.batterParts.has(l.partIndex))
+  const sum = (xs: typeof lines) => xs.reduce((a, l) => a + l.to, 0)
+  const wheat = lines.filter((l) => isWheatFlour(need(l.ingredient)))
+  return sum(wheat) > WHEATEN * sum(lines)
+}
+
 /** Steps that schools bring along. */
 export function collectSchoolSteps(sheet: Sheet) {
   const { egg } = sheet.r
@@ -69,6 +80,7 @@ export function collectSchoolSteps(sheet: Sheet) {
   const put = (s: AddedStep, told: string, of = '', holds?: string) => {
     const text = fried ? told.replace('just before the tin', 'just before the first one is fried') : told
     if (s.rests && sheet.resting === 'no') return
+    if (s.wheat && !wheaten(sheet)) return
     if (s.text.includes('{soda}') && !sheet.result('baking-soda')) return
     if (s.text.includes('{acid}') && !sheet.r.lines.some((l) => l.to > l.from && need(l.ingredient).kind === 'acid')) return
     const rest = s.rests && sheet.resting === 'soda-late'

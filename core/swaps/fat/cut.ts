@@ -6,6 +6,8 @@ export const addedFats = (r: Rework): Mover[] =>
 
 /** At least this share of an added fat stays: with less the crumb is leather, and the saving too small to taste. */
 const FLOOR = 0.28
+/** What nuts, eggs and chocolate hold is made up for by the butter up to here: beyond it the crumb pays for the chips. */
+const MADE_UP = 1.25
 
 /**
  * Takes the wished share of all fat out of the added fats.
@@ -17,7 +19,7 @@ export function cutAddedFat(r: Rework): number {
   const added = lines.reduce((sum, m) => sum + fatOf(m), 0)
   if (!(added > 0.04 * r.flour)) return 0
   const all = r.movers.reduce((sum, m) => sum + fatOf(m), 0)
-  const keep = Math.max(FLOOR, 1 - (r.share * all) / added)
+  const keep = Math.max(FLOOR, 1 - r.share * Math.min(MADE_UP, all / added))
   let out = 0
   for (const m of lines) {
     out += m.start * (1 - keep)

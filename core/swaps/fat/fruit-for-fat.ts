@@ -25,6 +25,7 @@ export const fruitForFat: ChangeSchool = {
       at: 'last',
       text: 'Stop as soon as the flour is in: with so little fat it toughens fast.',
       warns: true,
+      wheat: true,
       why: 'Fat keeps gluten short.',
     },
   ],

@@ -15,7 +15,7 @@ export const cutSugar: ChangeSchool = {
     return true
   },
   sides: { crumb: 'A little firmer, finer', flavour: 'Less sweet, more of everything else', keeps: 'A day less', effort: 'None' },
-  steps: [{ at: 'after', text: 'It browns late: go by a clean skewer, not by the colour.', why: 'Less sugar, less browning.' }],
+  steps: [{ at: 'after', text: 'It browns late: judge it by its middle, not by its colour.', why: 'Less sugar, less browning.' }],
   oven: { minutes: -3, why: 'Less sugar: it sets sooner.' },
   cannot: 'Sugar keeps a crumb soft and moist: it stales sooner.',
   standing: 0.05,
