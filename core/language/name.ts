@@ -281,8 +281,7 @@ export function mentionsIn(t: readonly Token[], skip: ReadonlySet<number> = new 
 }
 
 /** Words that tell one sort from another before a head that comes later. */
-const SORTS =
-  /^(?:plain|white|dark|light|brown|golden|caster|icing|granulated|salted|unsalted|strong|wholemeal|wholewheat|soft|rye|spelt)$/
+const SORTS = /^(?:plain|white|dark|light|brown|golden|caster|icing|granulated|salted|unsalted|strong|wholemeal|wholewheat|soft|rye|spelt)$/
 
 /** "Plain and wholemeal flour", "white and brown sugar": the first sort has the head of the second. */
 function sharedHeads(t: readonly Token[], found: Mention[], skip: ReadonlySet<number>): Mention[] {
