@@ -103,7 +103,10 @@ export function recognise(
   const nutty = ramp(nut, 0.45, 0.65)
   const chocolate = ramp(kinds.chocolate / total, 0.15, 0.25)
   // Brownies: little flour under much sugar and chocolate, whatever they are called.
-  const dense = ramp(sugar, 170, 230) * ramp(mass.cocoa / total, 0.012, 0.03) * ramp(wet, 2.6, 2)
+  const dense =
+    ramp(sugar, 170, 230) *
+    Math.max(ramp(mass.cocoa / total, 0.012, 0.03), ramp(mass.flour > 0 ? mass.cocoa / mass.flour : 0, 0.06, 0.12) * ramp(gas, 6, 2)) *
+    ramp(wet, 2.6, 2)
   // Mud cakes: chocolate melted with as much fat as flour, hardly raised and meant to be close.
   const muddy =
     ramp(mass.flour > 0 ? kinds.chocolate / mass.flour : 0, 0.4, 0.7) *

@@ -134,9 +134,11 @@ function countIn(t: readonly Token[], sizes: readonly Size[], dials: readonly Di
       after.text === '"'
     )
       continue
+    // "press 2/3 into a tin" counts no tins.
+    if (t[i - 1]?.text === '/') continue
     const crossed = /^[x×]$/.test(after.word)
     for (let j = n.next + (crossed ? 1 : 0), seen = 0; j < t.length && seen <= DESCRIBED; j++) {
-      if (/^[.;]$/.test(t[j]!.text)) break
+      if (/^[.;]$/.test(t[j]!.text) || /^(?:an?|the|your)$/.test(t[j]!.word)) break
       const size = sizes.find((s) => s.from === j)
       if (size) {
         j = size.to - 1
@@ -191,10 +193,13 @@ const LEAST_ACROSS = 95
 const DEEP = /^(?:deep|high|tall|in depth|sides)\b/
 
 /** "Six moulds, stood on a baking sheet": what tins stand on is no tin. */
-const standing = (sentence: string): string =>
-  /\b(?:mou?lds?|basins?|ramekins?|tins|cups|rings?)\b/i.test(sentence)
+const standing = (text: string): string => {
+  // "A big sheet of baking paper" lines the tin.
+  const sentence = text.replace(/\b(?:sheets?|squares?|rounds?|rings?|circles?) of (?:\w+ )?(?:paper|parchment|foil|card)\b/gi, 'paper')
+  return /\b(?:mou?lds?|basins?|ramekins?|tins|cups|rings?)\b/i.test(sentence)
     ? sentence.replace(/\b(?:up)?on(?:to)? (?:a|the|one) (?:\w+ )?(?:baking |oven )?(?:sheet|tray)\b/gi, '')
     : sentence
+}
 
 /** "Grease a 20 cm sufuria": what is greased and has a size is baked in, whatever it is called. */
 const READIED = /\b(?:grease|butter|oil|line)s?(?: and \p{L}+)? (?:an?|your|the|two|one) \d/iu

@@ -45,7 +45,7 @@ const CLASSES: Readonly<Record<VerbClass, string>> = {
   boil: 'boil simmer bubble scald bring reduce caramelise caramelize thicken',
   cook: 'cook steam microwave roast toast',
   bake: 'bake',
-  grease: 'grease line butter flour oil spray prepare paper',
+  grease: 'grease line butter flour oil spray prepare paper bread',
   put: 'put empty pour pile spoon scrape tip transfer turn place drop ladle press level smooth fill lay set take pop slide return scoop squash push arrange pile shape pack pat ease shake tap bang distribute dollop spin',
   divide: 'divide split halve share',
   cool: 'cool',
@@ -130,7 +130,7 @@ export function baseOf(word: string): { verb: string; form: 'base' | 'gerund' | 
 
 /** Verbs that are as often nouns: they need an object behind them, or the start of a sentence before. */
 export const NOUN_VERBS =
-  words(`cream butter flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
+  words(`cream butter bread flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
   score share spray glaze light paper line finish drain core freeze boil puree brown rice coat crown test run dry level smooth thin free season colour flavour bind
   drop store hold serve warm scoop rub fry soak dip brush pass stick draw toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
 /** Of these the ones that are verbs nearly always. */

@@ -1,4 +1,5 @@
 import { celsiusOf, type Size, type Time } from '../language/dial'
+import { tokenise } from '../language/token'
 import { scan, type Scan } from '../language/item'
 import type { Region } from '../measure/region'
 import { unitById, unitSize } from '../measure/unit'
@@ -700,6 +701,8 @@ function thingsOf(
     for (const l of picks[i] ?? []) {
       const line = recipe.parts[l.part]!.lines[l.line]!
       const before = used.get(key(l.part, l.line)) ?? 0
+      // "Good with labneh", where the cake has yogurt in it: another pot.
+      if (WITH_IT.test(d.text) && !tokenise(line.named ?? '').some((x) => c.mention.words.includes(x.stem))) continue
       // "into the eggs": what they have become.
       if (before >= 1 && c.target && !c.rest) continue
       if (before >= 1 && c.mention.words[0] === 'mix') continue
@@ -722,6 +725,8 @@ function thingsOf(
     out.push({ span: [g.from, g.to], group: g.group, ...(g.part !== undefined && { part: g.part }) } satisfies GroupThing)
   return out
 }
+
+const WITH_IT = /\b(?:serve|good|nice|lovely|delicious|great|eat|enjoy|best)\b.*\bwith\b/
 
 /** How much of its line a measure before its name is, where it is less: "¾ cup of the sugar", "2 of the eggs". */
 function told(d: Draft, mention: number, line: Line, region: Region): number | undefined {

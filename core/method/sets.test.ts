@@ -57,3 +57,30 @@ describe('acts beside the oven', () => {
     expect(read(`Bake at 180 C for 30 minutes. ${words}`).at(-1)!.act).toBe('serve')
   })
 })
+
+describe('words for all of a part', () => {
+  it.each(['everything for the sponge', 'all the ingredients for the sponge'])('“%s”', (words) => {
+    const text = `Fruit bake\nSponge\n100 g butter\n100 g sugar\n2 eggs\n100 g self-raising flour\nFruit\n300 g plums\n\nMethod\nHalve the plums.\nPut ${words} in a bowl and beat for 2 minutes.\nSpread two thirds of it in a 20 cm tin. Top with the plums and the remaining batter. Bake at 170 C for 40 minutes.`
+    const steps = answer('counter', { text, region: 'uk' }).steps
+    expect(steps.find((s) => s.uses.some((u) => u.ingredient === 'butter-unsalted'))!.uses).toHaveLength(4)
+    const acts = answer('method', { text, region: 'uk' }).steps.flatMap((s) => s.clauses.map((c) => c.act))
+    expect(acts.indexOf('fill-tin')).toBeLessThan(acts.indexOf('bake'))
+  })
+
+  it('a labelled row of a list heads the step under it', () => {
+    const text =
+      'Slice\nBASE: 150 g flour, 100 g butter, 60 g sugar\nRub together and press into a 20 x 30 cm tin. Bake at 180 C for 15 minutes.\nTOPPING: 200 g condensed milk, 100 g coconut, 1 tsp vanilla\nMix well and spread over the base. Bake for 15 minutes more.'
+    const steps = answer('counter', { text, region: 'uk' }).steps
+    expect(steps.find((s) => s.uses.some((u) => u.ingredient === 'condensed-milk'))!.text).toMatch(/^Mix well/)
+  })
+
+  it('“butter and bread a tin” readies it', () => {
+    const text =
+      'Cake\n100 g butter\n2 eggs\n100 g sugar\n100 g flour\n1 tsp baking powder\n\nMethod\nButter and bread a 22 cm tin. Melt the butter, stir in all the rest and bake at 175 C for 20 minutes.'
+    const [first] = answer('method', { text, region: 'uk' }).steps[0]!.clauses
+    expect(first!.act).toBe('ready-tin')
+    expect(answer('reformulate', { text, region: 'uk', goals: ['gluten-free'], limit: 1 }).options[0]!.method[0]!.text).toMatch(
+      /^Butter and dust a 22 cm tin/,
+    )
+  })
+})

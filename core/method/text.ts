@@ -151,9 +151,12 @@ export function mended(text: string, original: string): string {
   if (text === original) return text
   let out = text
     .replace(/\s+([,.;:!?])/g, '$1')
+    .replace(/(?<!\.)\.\s*\.(?!\.)/g, (all: string) => (original.includes(all) ? all : '.'))
     .replace(/([,;])\s*(?=[,;.!?])/g, '')
     .replace(/\b(?:and|or)\s+(?=and\b)|\bthen\s+(?=(?:and|then)\b)/gi, '')
-    .replace(/\b(?:and|then|with)\s*(?=[.;!?]|$)/gi, '')
+    .replace(/(?<=(\S+\s)?)\b(?:and|then|with)\s*(?=[.;!?]|$)/gi, (all: string, word: string | undefined, at: number, now: string) =>
+      word && original.includes(`${word}${all}${now[at + all.length] ?? ''}`) ? all : '',
+    )
     .replace(/([.;:!?])\s*(?:and|then|,)\s+/gi, (all: string, mark: string) => (original.includes(all) ? all : `${mark} `))
     .replace(/^\s*(?:and|then|,|;)\s+/i, '')
     .replace(/\bthe the\b/gi, 'the')

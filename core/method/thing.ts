@@ -347,8 +347,11 @@ export function groupsIn(s: Scan, p: Piece): FoundGroup[] {
     const from = a + m.index
     const at = s.tokens.findIndex((x) => x.from >= from)
     if (at >= 0 && p.masked.has(at) && s.tokens[at]!.depth === 0) continue
-    const of = /\b(?:all |the )*([a-z]+) ingredients\b/.exec(m[0])?.[1]
-    return [{ group, from, to: from + m[0].length, ...(of && !/^(?:dry|wet|all|the|other|remaining|of|liquid)$/.test(of) && { of }) }]
+    // "Everything for the sponge", "all ingredients for the icing": of that part.
+    const whose = /^(?: (?:else|listed))? for (?:the |your )?(\p{L}+)/u.exec(text.slice(m.index + m[0].length))
+    const of = /\b(?:all |the )*([a-z]+) ingredients\b/.exec(m[0])?.[1] ?? whose?.[1]
+    const to = from + m[0].length + (whose?.[0].length ?? 0)
+    return [{ group, from, to, ...(of && !/^(?:dry|wet|all|the|other|remaining|of|liquid)$/.test(of) && { of }) }]
   }
   return []
 }

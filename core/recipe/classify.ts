@@ -63,6 +63,8 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [1, (f) => f.speech],
     // "(from the back of an envelope)"
     [2.5, (f) => /^\([^()]*\)$/.test(f.text.trim()) && !/\d/.test(f.text) && f.names === 0],
+    // "from the village hall bake-off winner", "as baked by my aunt"
+    [4, (f) => WHOSE.test(f.text) && f.amounts === 0],
     [0.6, (f) => f.words > 8],
     [-1.5, (f) => f.amountFirst],
     [-1.5, (f) => f.heat],
@@ -176,9 +178,11 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     // "Half the sponge in the tin, blobs of the custard, the rest on top.": an amount of what was made, and told to the cook.
     [-4, intoTin],
     [-5, (f) => f.hash],
+    [-4, staged],
   ],
   step: [
     [-1.5, () => true],
+    [3, staged],
     [3, intoTin],
     [3, readiesTin],
     [-3, (f) => f.usedFor || f.prepared],
@@ -200,6 +204,7 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-0.5, (f) => f.speech],
     [-1.5, (f) => f.meta && f.words < 14 && !f.verbFirst],
     [-4, (f) => f.hash],
+    [-3, (f) => WHOSE.test(f.text) && f.amounts === 0],
   ],
   note: [
     [0.2, () => true],
@@ -216,6 +221,14 @@ const EVIDENCE: Readonly<Record<Label, readonly Evidence[]>> = {
     [-5, (f) => f.method || f.ingredients],
   ],
 }
+
+/** "Stage 1: melt 110 g butter with …": a step, however many amounts it tells. */
+function staged(f: Features): boolean {
+  return /^\s*(?:step|stage)\s*\d/i.test(f.text) && f.verbs > 0
+}
+
+/** Where a recipe comes from. */
+const WHOSE = /^(?:from|by|courtesy of|adapted from|recipe (?:from|by|of)|as (?:made|baked|told|given) (?:by|to))\b/i
 
 /** "Bahan C – sieved", "Group B": a set of lines by its letter. */
 export const SET_HEAD = /^\(?(?:(?:set|group|mixture|bowl|bahan|ingredients?) )?\(?([A-H])\)?\s*(?:[–—:-](?:\s+\p{L}[\p{L} ]{2,30})?)?$/iu
@@ -237,6 +250,7 @@ const SUBHEADING: readonly Evidence[] = [
   [-1.2, (f) => /[.!]$/.test(f.text)],
   [-3, (f) => heading(f) || f.equipment],
   [-6, (f) => f.definition],
+  [-5, (f) => WHOSE.test(f.text)],
   [-3, (f) => f.clutter || f.nutrition],
   [-2.5, (f) => f.meta && !f.forHead && f.words > 2 && !f.hash],
   [-2, (f) => f.heat],

@@ -15,7 +15,7 @@ export interface Numbering {
 
 const CIRCLED = '①②③④⑤⑥⑦⑧⑨⑩⑪⑫'
 const NUMBER =
-  /^\s*(?:\(?(\d{1,2})\s?[.):]+\)?\s*(?=\D)|(?:step|schritt)\s*(\d{1,2})\s*[:.)\-–—]*\s*|([①②③④⑤⑥⑦⑧⑨⑩⑪⑫])\s*|(\d{1,2})\s?[-–/]\s?(?=[A-Z])|(\d{1,2})\uFE0F?\u20E3\s*|(\d{1,2})\s+(?=[A-Z][a-z]+))/u
+  /^\s*(?:\(?(\d{1,2})\s?[.):]+\)?\s*(?=\D)|(?:step|stage|schritt)\s*(\d{1,2})\s*[:.)\-–—]*\s*|([①②③④⑤⑥⑦⑧⑨⑩⑪⑫])\s*|(\d{1,2})\s?[-–/|]\s?(?=[A-Z])|(\d{1,2})\uFE0F?\u20E3\s*|(\d{1,2})\s+(?=[A-Z][a-z]+))/u
 
 /** "(iv)", "ii.": as old cards count. */
 const ROMAN = ['i', 'ii', 'iii', 'iv', 'v', 'vi', 'vii', 'viii', 'ix', 'x']
@@ -26,7 +26,7 @@ export function numberingOf(text: string): Numbering | undefined {
   if (letter) return { n: letter[1]!.charCodeAt(0) - 96, length: letter[0].length, marked: true }
   const roman = ROMAN_NUMBER.exec(text)
   if (roman) return { n: ROMAN.indexOf((roman[1] ?? roman[2]!).toLowerCase()) + 1, length: roman[0].length, marked: true }
-  const m = NUMBER.exec(text) ?? /^\s*()(?:step)\s*(\d{1,2})\s*[:.)\-–—]*\s*/i.exec(text)
+  const m = NUMBER.exec(text) ?? /^\s*()(?:step|stage)\s*(\d{1,2})\s*[:.)\-–—]*\s*/i.exec(text)
   if (!m) return undefined
   const n = m[3] ? CIRCLED.indexOf(m[3]) + 1 : Number(m[1] || m[2] || m[4] || m[5] || m[6])
   return { n, length: m[0].length, marked: m[6] === undefined }

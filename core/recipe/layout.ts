@@ -1,5 +1,6 @@
 import { scan } from '../language/item'
 import { withoutBullet } from './line'
+import { roleOf } from './role'
 
 /** One line of a page, as it is shown and as it is read. */
 export interface Row {
@@ -73,6 +74,10 @@ function joinAmounts(rows: readonly Row[]): Row[] {
   return out
 }
 
+/** "… and 3 eggs. For the glaze 200 g icing sugar and 3 tbsp juice": another part in the same breath. */
+const FOR_A_PART = /[.;]\s+(?=(?:and )?for the \p{L}[\p{L} ]{2,22}?[:,]?\s+(?:you need |use )?(?:\d|an? |half ))/iu
+const OF_A_PART = /^(?:and )?(for the \p{L}[\p{L} ]{2,22}?)[:,]?\s+(?:you need |use )?(?=\d|an? |half )/iu
+
 /** "Ingredients: flour, …" on one line is a heading and what it heads. */
 function partHeads(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
@@ -85,9 +90,17 @@ function partHeads(rows: readonly Row[]): Row[] {
       /^\d+\s*(?:-\s*\d+\s*)?(?:min|hour|hr)/i.test(m[2]!)
     )
       return [r]
-    return [row(`${m[1]}:`, r.source, r.gap), row(m[2]!, r.source, 0)]
+    const [first, ...others] = m[2]!.split(FOR_A_PART)
+    return [
+      row(`${m[1]}:`, r.source, r.gap),
+      row(first!, r.source, 0),
+      ...others.map((x) => row(x.replace(OF_A_PART, '$1: '), r.source, 0)),
+    ]
   })
 }
+
+/** "Salt" in a table whose amount is left open; a heading names a part of the cake. */
+const amountless = (text: string): boolean => scan(text).mentions.length > 0 && roleOf(text) === undefined
 
 const BAR_RULE = /^\s*\|?[\s:|+-]{5,}\|?\s*$/
 
@@ -113,6 +126,12 @@ function readTables(rows: readonly Row[]): Row[] {
       continue
     }
     const ruled = rows[i + 1] !== undefined && BAR_RULE.test(rows[i + 1]!.text)
+    // "| Coffee loaf | |" over the rule, "| Icing | |" among the rows: one cell that spans the table.
+    if (cells.length >= 2 && cells.slice(1).every((c) => !c) && cells[0]! && (ruled || !amountless(cells[0]!))) {
+      if (ruled) head = cells
+      out.push(row(ruled && !out.length ? cells[0]! : `${cells[0]!}:`, r.source, Math.max(r.gap, 1)))
+      continue
+    }
     if (bars >= 1 && (COLUMN_HEAD.test(r.text) || ruled) && !/\d/.test(r.text) && cells.length >= 2) {
       head = cells
       continue
@@ -120,11 +139,17 @@ function readTables(rows: readonly Row[]): Row[] {
     if (head && cells.length === head.length) {
       const column = head.findLastIndex((h) => GRAMS_HEAD.test(h))
       const value = column > 0 ? Number(cells[column]!.replace(',', '')) : NaN
-      const body = cells.length >= 2 ? cells.filter((c, i) => c && i !== column).join(' – ') : r.text
+      const left = cells.filter((c, i) => c && i !== column)
+      const apart = left.length === 2 && amountAlone(left[1]!) && scan(left[0]!).measures.length > 0
+      const body = cells.length >= 2 ? (apart ? `${left[1]!} ${left[0]!}` : left.join(' – ')) : r.text
       out.push({ ...r, body: Number.isFinite(value) ? cells[0]! : body, ...(Number.isFinite(value) && { grams: value }) })
       continue
     }
-    out.push(cells.length >= 2 && cells.length <= 4 && scan(r.text).mentions.length ? { ...r, body: cells.filter(Boolean).join(' – ') } : r)
+    // An amount in a cell of its own is the amount of the thing, whatever else the thing's cell tells.
+    const [name, ...others] = cells.filter(Boolean)
+    const apart = name && others.length === 1 && amountAlone(others[0]!) && scan(name).measures.length > 0
+    const joined = apart ? `${others[0]!} ${name}` : cells.filter(Boolean).join(' – ')
+    out.push(cells.length >= 2 && cells.length <= 4 && scan(r.text).mentions.length ? { ...r, body: joined } : r)
   }
   return out
 }
@@ -174,7 +199,7 @@ function barLabel(text: string): RegExpExecArray | null {
 }
 
 /** "Cream cheese 250 g / butter 50 g / cake flour 60 g + cornflour 20 g": names with their amounts, strung on one row. */
-const BETWEEN_THINGS = /\s*[,;]\s+|\s+[/+]\s+/
+const BETWEEN_THINGS = /\s*[,;]\s+|\s+[/+|]\s+/
 /** Words of a thing beside its name and its amount: "soft", "of", "fresh". */
 const MOST_BESIDE = 2
 

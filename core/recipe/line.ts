@@ -57,6 +57,7 @@ const JUICE: Readonly<Record<string, number>> = {
 const JUICE_SIZE: Readonly<Record<string, number>> = { small: 0.75, medium: 1, large: 1.25 }
 const SKIN = ['zest', 'zested', 'rind', 'peel', 'skin']
 const PRESSED = ['juice', 'juiced']
+const isCitrus = (w: string): boolean => (CITRUS as readonly string[]).includes(w) || SKIN.includes(w)
 /** "zest of 2 limes (save the juice!)": for another part, which names it. */
 const KEPT_BACK = /\b(?:save|reserve|keep|set aside)\b[^,;]{0,20}\bjuice\b/i
 /** Zest of a lime weighs less than that of a lemon or orange. */
@@ -377,7 +378,11 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
       continue
     }
     // "ground fine with 2 tbsp of the sugar": of a line that stands elsewhere, and no line of its own.
-    if (item !== items[0] && item.mention && item.group && /^of the\b/.test(wordsBetween(t, item.group.to, item.mention.from))) continue
+    // "The rind of 3 lemons and 3 tbsp of the juice": of the fruit that stands here.
+    const pressed =
+      item.mention?.words.every((w) => PRESSED.includes(w)) && items.some((x) => x !== item && x.mention?.words.some(isCitrus))
+    if (item !== items[0] && item.mention && item.group && !pressed && /^of the\b/.test(wordsBetween(t, item.group.to, item.mention.from)))
+      continue
     const { line, question } = readItem(s, item, text, region, options)
     if (!line.ingredient && !line.quantity && items.length > 1) continue
     if (question) questions.push({ ...question, line: lines.length })

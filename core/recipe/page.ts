@@ -315,7 +315,12 @@ export function readPage(text: string, region: Region): Page {
       case 'ingredient':
         // A tin may stand in the list of what is needed.
         if (c.size) meta.push(c.text)
-        takeIngredient(c, build)
+        {
+          const before = build.has() ? build.part : undefined
+          takeIngredient(c, build)
+          // "BASE: 1 cup flour, …" heads the steps under it as well.
+          if (before !== build.part && inlineHead(c.text)) heading = build.part.name
+        }
         break
       case 'step':
         if (heading !== undefined) under.push({ at: method.length, title: heading })
@@ -418,7 +423,8 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
     const sources = classified.filter((c) => c.label === 'step' || c.label === 'intro' || (c.label === 'note' && known.length === 0))
     const first = build.parts.find((p) => p.lines.length)
     for (const c of sources) {
-      for (const sentence of sentencesOf(c.text)) {
+      // "Stage 3: pour …" counts no syrups.
+      for (const sentence of sentencesOf(c.numbering ? c.body : c.text)) {
         if (OF_TIN.test(sentence)) continue
         const read = build.sentence(sentence)
         const lines = read.lines.filter((l) => l.ingredient && l.quantity)

@@ -92,3 +92,55 @@ describe('what is baked in', () => {
     expect(recipe.oven[0]!.minutes).toEqual([45, 45])
   })
 })
+
+describe('rows of tables and prose', () => {
+  it('a table whose head is the title, with headings among its rows', () => {
+    const { recipe } = readGiven(
+      '| Walnut loaf | |\n|---|---|\n| Butter, soft | 140 g |\n| Sugar | 140 g |\n| Eggs | 3 |\n| Self-raising flour | 150 g |\n| Cocoa in 2 tbsp hot water | 1 tbsp |\n| **Frosting** | |\n| Butter | 60 g |\n| Icing sugar | 120 g |\n\n- Cream the butter and sugar, beat in the eggs, cocoa and flour. Bake in a 2 lb loaf tin at 170 C for 45 minutes.\n- Beat the frosting and spread it.',
+      'uk',
+    )
+    expect(recipe.title).toBe('Walnut loaf')
+    expect(recipe.parts.map((p) => [p.role, p.lines.map((l) => l.ingredient)])).toEqual([
+      ['batter', ['butter-unsalted', 'sugar-white', 'egg-whole', 'flour-self-raising', 'cocoa-natural', 'water']],
+      ['frosting', ['butter-unsalted', 'sugar-icing']],
+    ])
+  })
+
+  it('“For the glaze” in the same breath is a part of its own, and juice is of the fruit before it', () => {
+    const parts = shape(
+      `Citrus ring\nYou need: 200 g butter, 300 g sugar, 4 eggs, 300 g plain flour, rind of 2 lemons and 2 tbsp of the juice. For the glaze 150 g icing sugar and 2 tbsp lemon juice.${METHOD}`,
+    )
+    expect(Object.values(parts)[0]!.filter((x) => /juice|icing/.test(x))).toEqual(['lemon-juice 31'])
+    expect(Object.values(parts)[1]).toEqual(['sugar-icing 150', 'lemon-juice 31'])
+  })
+
+  it('stages that are told keep what is done in them', () => {
+    const { recipe } = readGiven(
+      'Oat squares\nfrom the scout fair bake-off\n\nStage 1: melt 120 g butter with 120 g golden syrup.\nStage 2: mix 200 g porridge oats and 100 g self-raising flour.\nStage 3: pour the syrup mixture on the dry things with 1 beaten egg.\nStage 4: press into a 20 cm square tin and bake at 160 C for 30 minutes.',
+      'uk',
+    )
+    expect(recipe.method).toHaveLength(4)
+    expect(recipe.parts[0]!.lines.map((l) => l.ingredient)).toEqual([
+      'butter-unsalted',
+      'golden-syrup',
+      'oats-rolled',
+      'flour-self-raising',
+      'egg-whole',
+    ])
+    expect(recipe.tins[0]).toMatchObject({ count: 1 })
+  })
+
+  it.each([
+    ['Press 2/3 into a 20 cm springform, fill, top with the rest.', 'round', 1],
+    ['Wet a big sheet of baking paper and line a 15 cm deep tin with it.', 'round', 1],
+  ])('%s', (step, shapeOf, count) => {
+    const { recipe } = readGiven(`Cake\n3 eggs\n200 g sugar\n200 g flour\n\nMethod\nMix all. ${step}\nBake at 180 C for 40 minutes.`, 'uk')
+    expect(recipe.tins[0]).toMatchObject({ shape: shapeOf, count })
+  })
+
+  it('a splash is what the spoons beside it say', () => {
+    expect(Object.values(shape(`Cake\n2 eggs\n150 g flour\n100 g sugar\nsplash of milk (about 3 tbsp)${METHOD}`))[0]!.at(-1)).toBe(
+      'milk-whole 46',
+    )
+  })
+})

@@ -130,6 +130,8 @@ function oneOf(m: Measure, w: Weighed): { grams: number; spread: Spread } {
 /** Which of two measures of one amount is believed: weight before volume before count. */
 function rank({ unit }: Measure): number {
   if (unit.kind === 'mass') return unit.id === 'g' || unit.id === 'kg' ? 5 : 4
+  // A splash is whatever the spoons beside it say.
+  if (VAGUE.has(unit.id)) return 0.5
   if (unit.kind === 'volume') return unit.id === 'ml' || unit.id === 'l' || unit.id === 'dl' ? 3.5 : 3
   return unit.kind === 'package' ? 1 : 0
 }

@@ -111,3 +111,23 @@ describe('amounts that nobody asked to move', () => {
     expect(of('butter-unsalted').to).toBeGreaterThan(0.35 * 115)
   })
 })
+
+describe('what stands beside the recipe', () => {
+  const CAKE = (tail: string, extra = '') =>
+    `Yogurt cake\n200 g plain flour\n2 tsp baking powder\n150 g sugar\n3 eggs\n200 g Greek yogurt\n100 ml oil${extra}\n\nMethod\nWhisk the eggs, sugar, yogurt and oil, stir in the flour and baking powder. Bake in a 20 cm tin (1.5 litre) at 175 C for 40 minutes. ${tail}`
+  it('a pot on the table is not the pot of the cake', () => {
+    expect(best(CAKE('Good with labneh.'), ['vegan']).told).toMatch(/Good with (?:soya|soy|coconut) yogurt\.$/)
+  })
+  it('a likeness is no food, and a tin’s litres are no milk', () => {
+    const { told } = best(CAKE('It wobbles like jelly while it is hot. Butter and sugar a plate for it.'), ['vegan'])
+    expect(told).toMatch(/like jelly/)
+    expect(told).toMatch(/\(1\.5 litre\)/)
+  })
+  it('a crust of another flour is not left to stand', () => {
+    const { told } = best(
+      'Slice\nBase\n150 g self-raising flour\n80 g desiccated coconut\n100 g brown sugar\n120 g butter, melted\n\nTopping\n200 g condensed milk\n100 g desiccated coconut\n\nMethod\nCombine the base and press into a 20 x 30 cm tin. Bake at 180 C for 20 minutes. Mix the topping and spread it over. Chill.',
+      ['gluten-free'],
+    )
+    expect(told).not.toMatch(/stand/)
+  })
+})

@@ -2,7 +2,7 @@ import { says, type Rule } from './cues'
 
 /** The bake, however it is told. */
 export const BAKING: readonly Rule[] = [
-  ['bake', (c) => c.verb === 'bake' && !/\bbake (?:it )?(?:off|beans)\b/.test(c.text)],
+  ['bake', (c) => c.verb === 'bake' && !/\bbake[ -](?:it )?(?:offs?|beans)\b/.test(c.text)],
   // "cook until the underside browns, flip"
   [
     'fry',

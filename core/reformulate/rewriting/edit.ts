@@ -5,7 +5,7 @@ import { ORDER, type Sheet, type Step, type Work } from './sheet'
 
 /** What follows is one more thing of the list, not the next thing that is done. */
 const LIST_GOES_ON =
-  /^\s*(?:,\s*(?:and |&)?|(?:and|&|\+)\s+)(?:the |a |an )?(?!then|until|and|beat|mix|stir|whisk|fold|add|whip|cream|blend|combine|bake|sift|pour|spread|knead|set|let|leave|cook|bring|boil|heat|cool|press|turn|rub|work|scrape|divide|beating|stirring|mixing|whisking|folding)\w/i
+  /^\s*(?:,\s*(?:and |&)?|(?:and|&)\s+|\+\s*)(?:the |a |an )?(?!then|until|and|beat|mix|stir|whisk|fold|add|whip|cream|blend|combine|bake|sift|pour|spread|knead|set|let|leave|cook|bring|boil|heat|cool|press|turn|rub|work|scrape|divide|beating|stirring|mixing|whisking|folding)\w/i
 
 /** Tells a clause anew, between the words that join it to others. */
 export function retell(work: Work, c: Clause, words: string, why = 'Only egg (or bean-can liquid) whips to a foam.') {
@@ -117,7 +117,9 @@ export function drop(sheet: Sheet, work: Work, np: { from: number; to: number },
 }
 
 /** Names what is new behind words for several things: "all dry ingredients (with the psyllium)". */
-export function bracket(work: Work, at: number, name: string) {
+export function bracket(work: Work, end: number, name: string) {
+  // "dry ingred. together": behind the stop that cuts the word short.
+  const at = /^\.\s+\p{Ll}/u.test(work.text.slice(end)) ? end + 1 : end
   const open = work.edits.find((e) => e.from === at && e.to === at && e.words.startsWith(' (with the '))
   if (!open) work.edits.push({ from: at, to: at, words: ` (with the ${name})` })
   else open.words = ` (with the ${joined([...open.words.slice(11, -1).split(/, | and /), name])})`

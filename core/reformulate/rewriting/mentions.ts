@@ -39,8 +39,9 @@ export function renameAll(sheet: Sheet, work: Work): void {
     // "If the top is white": a colour, not a thing.
     if (found && !found.thing && t.word === 'white') continue
     // "coat with breadcrumbs": what no line holds, or none with an amount.
-    if (!found || sheet.weighsNothing(found)) besideTheRecipe(sheet, work, m)
-    if (!found || swallowed(t.from, to)) continue
+    const served = found !== undefined && !found.thing && found.clause?.act === 'serve'
+    if (!found || served || sheet.weighsNothing(found)) besideTheRecipe(sheet, work, m)
+    if (!found || served || swallowed(t.from, to)) continue
     const fate = sheet.fateOf(found.part, found.ingredient)
     if (fate.kind === 'kept') {
       if (fate.now?.status === 'changed' && !ownShare(sheet, work, m, found, fate.now)) amounts(work, m, found.thing, fate.now)
@@ -99,7 +100,10 @@ export function renameAll(sheet: Sheet, work: Work): void {
 const MELTS: ReadonlySet<string> = new Set(['fat', 'cocoa'])
 
 /** Acts that bring to the table what no line of the recipe holds. */
-const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate', 'ready-tin'])
+const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate', 'spread', 'ready-tin'])
+
+/** "Butter and bread a tin": with crumbs. */
+const BREADS = /\bbread(?= (?:an?|the|your|it|them|tins?|pans?)\b)/i
 
 /** "Serve with whipped cream": what stands in no line must suit the table too. */
 function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
@@ -107,6 +111,8 @@ function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
   const at = tokens[m.from]!.from
   const clause = work.clauses.find((c) => at >= c.span[0] && at < c.span[1])
   const food = ingredientOf(m.id)
+  // "Wobbles like jelly": a likeness.
+  if (work.text.slice(at).search(BREADS) === 0 || /^(?:like|as)$/.test(tokens[m.from - 1]?.word ?? '')) return
   if (!clause || !food || !SERVES.has(clause.act) || !forbidden(food, sheet.r.rules)) return
   const standIn = standInsFor(food).find((s) => s.brings.every((b) => !forbidden(need(b.ingredient), sheet.r.rules)))
   if (!standIn) return
@@ -136,7 +142,7 @@ function swapFor(
   work: Work,
   np: ReturnType<typeof phraseOf>,
   by: readonly OptionLine[],
-  found: { part: number; ingredient: string },
+  found: { part: number; ingredient: string; thing?: LineThing },
   m: Mention,
 ) {
   const same = need(found.ingredient).kind
@@ -168,8 +174,9 @@ function swapFor(
             asWritten(sheet, b.ingredient, found.ingredient, own),
         )
   // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
+  const whole = np.whole || (found.thing !== undefined && found.thing.share === undefined && !found.thing.rest)
   const amount =
-    np.amount && first && np.whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
+    np.amount && first && whole && by.length === 1 && !/\bof\b/.test(work.text.slice(np.amount[1], work.scan.tokens[m.from]!.from))
       ? `${by[0]!.kitchen} `
       : ''
   const at = work.scan.tokens[m.from]!.from
@@ -270,7 +277,14 @@ function ownShare(
 /** Amounts within a sentence follow their line. */
 function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: OptionLine) {
   const s = work.scan
-  const measure = s.measures.find((x) => x.to <= m.from && m.from - x.to <= 3 && (x.unit.kind === 'mass' || x.unit.kind === 'volume'))
+  const measure = s.measures.find(
+    (x) =>
+      x.to <= m.from &&
+      m.from - x.to <= 3 &&
+      (x.unit.kind === 'mass' || x.unit.kind === 'volume') &&
+      // "… the tin (2.4 litre). Cream butter" measures no butter.
+      !s.tokens.slice(x.to, m.from).some((t) => /^[.;)]$/.test(t.text)),
+  )
   if (!measure || now.from <= 0) return
   if (measure.unit.kind === 'volume') return void volume(work, measure, thing, now)
   const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')
@@ -345,6 +359,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   if (sheet.r.glutenFree) {
     put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust', '', true)
     put(/\bfloured\b/gi, 'dusted')
+    put(new RegExp(BREADS, 'gi'), 'dust')
   }
   const creamed = [...sheet.changed].some(
     ([at, f]) =>

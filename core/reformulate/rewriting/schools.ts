@@ -46,7 +46,11 @@ export function restWith(sheet: Sheet): Sheet['resting'] {
   if (sheet.r.foam || !sheet.r.changes.some((c) => c.school.steps.some((x) => x.rests))) return 'no'
   if (sheet.r.egg?.foams && sheet.whipped()) return 'no'
   // A spoon of flour that thickens a filling is no batter that must drink.
-  const flour = sheet.added().reduce((sum, l) => (['flour', 'starch'].includes(need(l.ingredient).kind) ? sum + l.to : sum), 0)
+  // Neither is a crust or a crumble, which is pressed dry.
+  const pressed = (l: { partIndex: number }) => ['crust', 'topping'].includes(sheet.r.recipe.parts[l.partIndex]!.role)
+  const flour = sheet
+    .added()
+    .reduce((sum, l) => (['flour', 'starch'].includes(need(l.ingredient).kind) && !pressed(l) ? sum + l.to : sum), 0)
   if (flour < LEAST_TO_REST) return 'no'
   const all = sheet.works.flatMap((w) => w.clauses)
   // Fruit salt foams at once and is spent at once.
