@@ -1,6 +1,6 @@
 /** Codes of refusals that a client can act on. */
 export type RefusalCode =
-  'bad-request' | 'not-json' | 'unknown-verb' | 'empty-recipe' | 'too-large' | 'bad-file' | 'no-solver' | BackupRefusal
+  'bad-request' | 'not-json' | 'unknown-verb' | 'empty-recipe' | 'too-large' | 'bad-file' | 'no-solver' | 'busy' | BackupRefusal
 
 /** Why a backup is not read. */
 export type BackupRefusal = 'not-backup' | 'altered' | 'newer-version'

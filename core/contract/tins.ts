@@ -209,6 +209,12 @@ function bakeOf(request: BakeRequest): { setup: BakeSetup; batches: Batches } {
   // The tin that takes longest decides: the one that holds most.
   const share = fit(batter, tins, 1).fill
   const slowest = share.reduce((a, b, i) => (b.depthMm > share[a]!.depthMm ? i : a), 0)
+  if (share[slowest]!.depthMm < FILM)
+    throw new Refusal(
+      'bad-request',
+      'So little batter in so wide a tin is a film and no cake: take a smaller tin, or fewer of them.',
+      'tin',
+    )
   const batches = batchesOf(tins, oven.mode === 'fan')
   const all = tins.reduce((n, t) => n + (t.shape === 'cupcake' ? 1 : t.count), 0)
   return {
@@ -233,6 +239,8 @@ function bakeOf(request: BakeRequest): { setup: BakeSetup; batches: Batches } {
   }
 }
 const MOST_TOGETHER = 12
+/** Batter thinner than this, mm, is not baked but dried: a crêpe has twice as much. */
+const FILM = 0.5
 
 /** Paper cases are sold for cups so deep, mm; shallower moulds, and what is of china, glass or silicone, are greased. */
 const CASED = 26
@@ -248,7 +256,7 @@ function withTelling(request: BakeRequest, { setup }: { setup: BakeSetup }): Bak
   const tins = recipe.tins.filter((t) => sectionOf(t))
   // On a flame, or in an oven of unknown heat, what is told is for what is asked.
   const oven = recipe.oven[0]?.assumed ? undefined : ovenOf(recipe)
-  const own = bakeOf({
+  const asWritten: BakeRequest = {
     ...request,
     recipe,
     batterGrams: undefined,
@@ -259,7 +267,9 @@ function withTelling(request: BakeRequest, { setup }: { setup: BakeSetup }): Bak
     altitudeM: 0,
     strips: false,
     foil: false,
-  }).setup
+  }
+  const own = refusedOr(() => bakeOf(asWritten).setup)
+  if (!own) return answer
   const same = JSON.stringify(own) === JSON.stringify(setup)
   const [there, here] = same ? [1, 1] : [coarseMinutes(own), coarseMinutes(setup)]
   if (!there || !here) return answer
@@ -268,6 +278,16 @@ function withTelling(request: BakeRequest, { setup }: { setup: BakeSetup }): Bak
   return { ...found, notes: [...whyNotAsTold(told, found, ratio), ...found.notes] }
 }
 const USUAL_START = 20
+
+/** A recipe whose own tin makes no bake tells nothing about another. */
+function refusedOr<T>(make: () => T): T | undefined {
+  try {
+    return make()
+  } catch (error) {
+    if (error instanceof Refusal) return undefined
+    throw error
+  }
+}
 
 /** Why the minutes are not those of the recipe, where they are not. */
 function whyNotAsTold(told: readonly [number, number], { minutes }: BakeAnswer, ratio: number): BakeAnswer['notes'] {

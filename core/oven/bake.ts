@@ -71,6 +71,8 @@ const ROW_AT_LEAST = 0.2
 const FEWEST_ROWS = 3
 /** A thin sheet follows its oven within seconds: steps are no longer than this, s for each mm of depth. */
 const STEP_BY_DEPTH = 5
+/** A film thinner than a third of a millimetre is no cake, and is not followed more closely, s. */
+const SHORTEST = 1.5
 /** Points of the curve are this far apart, s. */
 const EVERY = 30
 /** How much cooler an oven is just after a cake went in, °C, and in what time most of that is back, minutes (domestic ovens, probe in the middle). */
@@ -112,7 +114,7 @@ export function bake(setup: BakeSetup): Baked {
   // A film has no inside: rows thinner than a fifth of a millimetre tell nothing more.
   const depth = heightOf(section, batter.grams / batter.gramsPerMl)
   const grid = { ...asked, rows: Math.min(asked.rows, Math.max(FEWEST_ROWS, Math.floor(depth / ROW_AT_LEAST))) }
-  const longestStep = STEP_BY_DEPTH * depth
+  const longestStep = Math.max(SHORTEST, STEP_BY_DEPTH * depth)
   const material = setup.tin.material ?? 'aluminium'
   const cake = fillTin(
     section,
