@@ -10,6 +10,13 @@ const shelf = useShelf()
     <p>{{ shelf.trouble.message }}</p>
     <ElButton @click="downloadAll(shelf.versions)">Download my recipes</ElButton>
   </div>
+  <div v-if="shelf.clashed" class="trouble look" role="status">
+    <p>
+      “{{ shelf.clashed }}” was changed in another tab at the same moment, in the same place: what was done here stands, all else of both is
+      kept.
+    </p>
+    <ElButton @click="shelf.clashed = ''">Good</ElButton>
+  </div>
 </template>
 
 <style scoped>

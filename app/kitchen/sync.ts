@@ -1,4 +1,5 @@
 import { liveQuery, type Table } from 'dexie'
+import { seen } from './revision'
 
 interface Stamped {
   id: string
@@ -25,6 +26,7 @@ export async function follow<T extends Stamped>(
   const note = (records: readonly T[]) => {
     for (const r of records) {
       stamps.set(r.id, r.updatedAt)
+      seen(r.updatedAt)
       latest = Math.max(latest, r.updatedAt)
     }
   }

@@ -11,6 +11,7 @@ import type { Role } from '../../core/recipe/recipe'
 import type { Progress } from '../../core/reformulate/reformulate'
 import type { ScaleTo } from '../../core/tin/scale'
 import { ask, CoreRefusal, dropSearch, searchWays, warmUp, type Search } from '~/kitchen/core'
+import { revise } from '~/kitchen/revision'
 import type { BoxLabel, Version } from '~/kitchen/database'
 import * as edit from '~/kitchen/edit'
 import { useCupboard } from './cupboard'
@@ -67,7 +68,7 @@ export const useBench = defineStore('bench', () => {
   const refusal = ref<string | null>(null)
   const busy = ref(false)
   let turn = 0
-  /** When this bench last wrote its version: what comes back of that is no news. */
+  /** Stamp with which this bench last wrote its version: what comes back of that is no news, what is later is. */
   let written = 0
   let search: Search | null = null
 
@@ -239,8 +240,8 @@ export const useBench = defineStore('bench', () => {
     const v = version.value
     if (!v) return
     const shelf = useShelf()
-    written = Date.now() + 1
-    await shelf.put({ ...v, recipe: setup.value.recipe, questions: setup.value.questions, boxes: setup.value.boxes })
+    written = revise()
+    await shelf.put({ ...v, recipe: setup.value.recipe, questions: setup.value.questions, boxes: setup.value.boxes }, written)
     version.value = shelf.versionById(v.id) ?? v
   }
 

@@ -10,6 +10,7 @@ import { KITCHENS, type Region } from '../../core/measure/region'
 import type { HardNeed } from '../../core/pantry/ingredient'
 import { density, ingredientOf } from '../../core/pantry/pantry'
 import { bakeOf } from '~/kitchen/baking'
+import { revise } from '~/kitchen/revision'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, newId, type Photo, type Session, type Version } from '~/kitchen/database'
 import { sampleTrials } from '~/kitchen/sample-trials'
@@ -154,7 +155,7 @@ export const useBook = defineStore('book', () => {
       expected: await expectedOf(v),
       ate: v.goals.filter((g): g is HardNeed => NEEDS.includes(g)),
       note: '',
-      updatedAt: now,
+      updatedAt: revise(),
     }
     await write(trial)
     if (v.bakedAt === null) await useShelf().put({ ...v, bakedAt: trial.bakedAt })
@@ -164,9 +165,9 @@ export const useBook = defineStore('book', () => {
   async function change(id: string, next: Partial<Trial>, label: string) {
     const before = map.value.get(id)
     if (!before) return
-    const after: Trial = { ...before, ...plain(next), updatedAt: Date.now() }
+    const after: Trial = { ...before, ...plain(next), updatedAt: revise() }
     const put = async (t: Trial) => {
-      await write({ ...t, updatedAt: Date.now() })
+      await write({ ...t, updatedAt: revise() })
       await diagnose(t.id)
     }
     useHistory().did({ label, undo: () => put(before), redo: () => put(after) })
@@ -177,7 +178,7 @@ export const useBook = defineStore('book', () => {
     if (!before) return
     useHistory().did({
       label: 'a bake taken out of the book',
-      undo: () => write({ ...before, updatedAt: Date.now() }),
+      undo: () => write({ ...before, updatedAt: revise() }),
       redo: () => erase(id),
     })
     await erase(id)
@@ -244,7 +245,7 @@ export const useBook = defineStore('book', () => {
   async function addPhoto(id: string, file: File): Promise<boolean> {
     try {
       const { blob, width, height } = await small(file)
-      await database.photos.put({ id: newId(), trialId: id, blob, width, height, updatedAt: Date.now() })
+      await database.photos.put({ id: newId(), trialId: id, blob, width, height, updatedAt: revise() })
       return true
     } catch {
       return false
@@ -277,7 +278,7 @@ export const useBook = defineStore('book', () => {
     () => useKitchen().oven.offsetC,
     async () => {
       if (!useKitchen().loaded) return
-      const now = Date.now()
+      const now = revise()
       const own = trials.value.filter((x) => !x.sample && x.expected)
       await bulk(own.map((t) => ({ ...t, expected: null, updatedAt: now })))
       await expectAll(own.slice(0, MOST_ANEW).map((t) => t.id))

@@ -6,6 +6,7 @@ import type { MethodOptions, StepFix } from '../../core/schedule/method'
 import type { Recipe } from '../../core/recipe/recipe'
 import { ingredientOf, nameOf as nameOfIngredient } from '../../core/pantry/pantry'
 import { momentName } from '~/kitchen/dates'
+import { revise } from '~/kitchen/revision'
 import { ask, CoreRefusal } from '~/kitchen/core'
 import { database, type DayPlan, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
@@ -145,7 +146,7 @@ export const useClock = defineStore('clock', () => {
   }
 
   async function put(next: DayPlan) {
-    day.value = plain({ ...next, updatedAt: Date.now() })
+    day.value = plain({ ...next, updatedAt: revise() })
     await compute()
     try {
       await database.days.put(plain(day.value))
@@ -179,7 +180,7 @@ export const useClock = defineStore('clock', () => {
     const before = plain(fixes.value[v.id] ?? {})
     const after = { ...before, [step]: { ...before[step], ...next } }
     const write = async (f: Partial<Record<number, StepFix>>) => {
-      await database.steps.put({ id: v.id, fixes: plain(f), updatedAt: Date.now() }).catch(() => undefined)
+      await database.steps.put({ id: v.id, fixes: plain(f), updatedAt: revise() }).catch(() => undefined)
       await compute()
     }
     useHistory().did({ label, undo: () => write(before), redo: () => write(after) })
@@ -238,7 +239,7 @@ export const useClock = defineStore('clock', () => {
     const d = day.value
     if (!d) return
     const ready = d.ready ?? []
-    day.value = { ...d, ready: ready.includes(what) ? ready.filter((r) => r !== what) : [...ready, what], updatedAt: Date.now() }
+    day.value = { ...d, ready: ready.includes(what) ? ready.filter((r) => r !== what) : [...ready, what], updatedAt: revise() }
     await database.days.put(plain(day.value)).catch(() => undefined)
   }
   /** What should come out of the cold before it is mixed, and when: cold egg and milk make creamed butter stiff. */

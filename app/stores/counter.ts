@@ -7,6 +7,7 @@ import { paceOf, type CorePoint } from '../../core/counter/probe'
 import { poured, progress, targetReading, type Taring } from '../../core/counter/tare'
 import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { ask, CoreRefusal } from '~/kitchen/core'
+import { revise } from '~/kitchen/revision'
 import { database, newId, type Session, type Version } from '~/kitchen/database'
 import { lacksOf } from '~/kitchen/records'
 import { callsDue, type Timer } from '~/kitchen/timers'
@@ -107,7 +108,7 @@ export const useCounter = defineStore('counter', () => {
   /** Everything that happens is written at once: a closed tab loses nothing. */
   async function put(next: Partial<Session>) {
     if (!session.value) return
-    session.value = { ...session.value, ...next, updatedAt: Date.now() }
+    session.value = { ...session.value, ...next, updatedAt: revise() }
     try {
       await database.sessions.put(JSON.parse(JSON.stringify(session.value)) as Session)
     } catch {

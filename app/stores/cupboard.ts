@@ -6,6 +6,7 @@ import { ownIngredient } from '../../core/pantry/own'
 import { shortOf, type Short } from '../../core/recipe/stock'
 import type { Recipe } from '../../core/recipe/recipe'
 import { setAside } from '~/kitchen/aside'
+import { revise } from '~/kitchen/revision'
 import { database, type OwnPacket, type OwnTin, type Stock } from '~/kitchen/database'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
@@ -83,7 +84,7 @@ export const useCupboard = defineStore('cupboard', () => {
   /** Puts something in the cupboard, in place of what had its id; `null` takes it out. Undo puts back what was there. */
   async function set<K extends keyof Kept>(label: string, table: K, id: string, next: Omit<Kept[K], 'updatedAt'> | null) {
     const before = (lists[table].value as Kept[K][]).find((x) => x.id === id) ?? null
-    const put = next ? (JSON.parse(JSON.stringify({ ...next, updatedAt: Date.now() })) as Kept[K]) : null
+    const put = next ? (JSON.parse(JSON.stringify({ ...next, updatedAt: revise() })) as Kept[K]) : null
     await write(table, put, id)
     useHistory().did({ label, undo: () => write(table, before, id), redo: () => write(table, put, id) })
   }

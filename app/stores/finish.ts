@@ -5,6 +5,7 @@ import type { BuildAnswer } from '../../core/contract/build'
 import type { Place, Places } from '../../core/finish/amounts'
 import type { Tin } from '../../core/recipe/recipe'
 import { ask, CoreRefusal } from '~/kitchen/core'
+import { revise } from '~/kitchen/revision'
 import { needsMet } from '~/kitchen/finder'
 import { database, type FinishSetup, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
@@ -166,7 +167,7 @@ export const useFinish = defineStore('finish', () => {
       await compute()
     }
     try {
-      await database.finishes.put({ id: v.id, setup: copy(s), updatedAt: Date.now() })
+      await database.finishes.put({ id: v.id, setup: copy(s), updatedAt: revise() })
     } catch {
       useShelf().trouble = {
         message:

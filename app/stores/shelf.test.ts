@@ -117,6 +117,42 @@ describe('versions', () => {
     expect(shelf.recipes[0]!.title).toBe('Breakwater sponge')
   })
 
+  it('two tabs that change different things at the same moment lose neither; in the same place it is said', async () => {
+    const v = await bring()
+    const shelf = await opened()
+    const line = (recipe: typeof v.recipe, grams: number, at: number) => {
+      const next = JSON.parse(JSON.stringify(recipe)) as typeof recipe
+      next.parts[0]!.lines[at]!.grams.best = grams
+      return next
+    }
+    // The other tab writes the second line while this one is about to write the first.
+    await database.versions.put({ ...v, recipe: line(v.recipe, 77, 1), updatedAt: v.updatedAt + 5 })
+    await shelf.put({ ...v, recipe: line(v.recipe, 55, 0) })
+    const kept = (await database.versions.get(v.id))!.recipe.parts[0]!.lines
+    expect([kept[0]!.grams.best, kept[1]!.grams.best]).toEqual([55, 77])
+    expect(shelf.versionById(v.id)!.recipe.parts[0]!.lines[1]!.grams.best).toBe(77)
+    expect(shelf.clashed).toBe('')
+    const now = shelf.versionById(v.id)!
+    await database.versions.put({ ...now, note: 'theirs', updatedAt: now.updatedAt + 5 })
+    await shelf.put({ ...now, note: 'ours' })
+    expect((await database.versions.get(v.id))!.note).toBe('ours')
+    expect(shelf.clashed).not.toBe('')
+  })
+
+  it('a clock that was set back, or a record from the future, takes no edit back', async () => {
+    const v = await bring()
+    const shelf = await opened()
+    const future = Date.now() + 1e10
+    await database.versions.put({ ...v, note: 'from the future', updatedAt: future })
+    await vi.waitFor(() => expect(shelf.versionById(v.id)?.note).toBe('from the future'))
+    vi.setSystemTime(Date.now() - 1e9)
+    await shelf.put({ ...shelf.versionById(v.id)!, note: 'mine, by a slow clock' })
+    await new Promise((r) => setTimeout(r, 60))
+    expect(shelf.versionById(v.id)?.note).toBe('mine, by a slow clock')
+    expect((await database.versions.get(v.id))!.updatedAt).toBeGreaterThan(future)
+    vi.useRealTimers()
+  })
+
   it('shows what another tab wrote, and never takes newer work back', async () => {
     const v = await bring()
     const shelf = await opened()

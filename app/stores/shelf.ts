@@ -4,6 +4,8 @@ import type { Option } from '../../core/reformulate/option'
 import type { ParsedRecipe, Recipe } from '../../core/recipe/recipe'
 import { ask } from '~/kitchen/core'
 import { database, newId, type BoxLabel, type StoredRecipe, type Version } from '~/kitchen/database'
+import { merge3 } from '~/kitchen/merge'
+import { revise, seen } from '~/kitchen/revision'
 import { readSamples } from '~/kitchen/samples'
 import { follow } from '~/kitchen/sync'
 import { useCupboard } from './cupboard'
@@ -14,6 +16,9 @@ const MOST_FILE_BYTES = 5_000_000
 
 /** Recipes shown at once. */
 const NEWEST = 24
+
+/** States of a version that are remembered, before its newest. */
+const STATES = 7
 
 export interface Trouble {
   message: string
@@ -39,6 +44,8 @@ export const useShelf = defineStore('shelf', () => {
   const loaded = ref(false)
   const whole = ref(false)
   const trouble = ref<Trouble | null>(null)
+  /** The recipe that another tab changed in the same place at the same moment; empty where none. */
+  const clashed = ref('')
   /** What could not be written: it lives while the tab does. */
   const memory = new Map<string, Version>()
 
@@ -65,7 +72,12 @@ export const useShelf = defineStore('shelf', () => {
   /** What comes back from the disk may be older than what was done meanwhile, and must not take it back. */
   const newer = <T extends { id: string; updatedAt: number }>(map: ReadonlyMap<string, T>, put: readonly T[]) =>
     put.filter((r) => (map.get(r.id)?.updatedAt ?? -Infinity) <= r.updatedAt)
+  /** The last states of each version that were shown here: what a change began with. */
+  const states = new Map<string, Version[]>()
+  const remember = (v: Version) =>
+    states.set(v.id, [...(states.get(v.id) ?? []).filter((x) => x.updatedAt !== v.updatedAt).slice(-STATES), v])
   const show = (put: { recipes?: readonly StoredRecipe[]; versions?: readonly Version[] }) => {
+    put.versions?.forEach(remember)
     if (put.recipes?.length) recipeMap.value = changed(recipeMap.value, newer(recipeMap.value, put.recipes))
     if (put.versions?.length) versionMap.value = changed(versionMap.value, newer(versionMap.value, put.versions))
   }
@@ -136,6 +148,7 @@ export const useShelf = defineStore('shelf', () => {
       database.versions,
       (put, gone) => {
         const fresh = newer(versionMap.value, put).filter((v) => !memory.has(v.id))
+        fresh.forEach(remember)
         if (fresh.length || gone.length) versionMap.value = changed(versionMap.value, fresh, gone)
         told('versions')
       },
@@ -275,19 +288,41 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** Writes a version through. One that was baked is left alone: its child takes the change. */
-  async function put(version: Version): Promise<void> {
-    const next: Version = plain({ ...version, updatedAt: Date.now() })
-    const recipe = recipeMap.value.get(next.recipeId)
-    const stored = recipe && { ...recipe, updatedAt: next.updatedAt, ...(next.parentId === null && { title: next.recipe.title }) }
+  async function put(version: Version, at = revise()): Promise<void> {
+    const base = states.get(version.id)?.find((x) => x.updatedAt === version.updatedAt)
+    const next: Version = plain({ ...version, updatedAt: at })
+    const now = { recipes: [] as StoredRecipe[], versions: [next] }
+    const settle = (v: Version) => {
+      const recipe = recipeMap.value.get(v.recipeId)
+      now.versions = [v]
+      now.recipes = recipe ? [{ ...recipe, updatedAt: v.updatedAt, ...(v.parentId === null && { title: v.recipe.title }) }] : []
+    }
+    settle(next)
     show({ versions: [next] })
-    await write('The change', () => putAll(stored ? [stored] : [], [next]), { recipes: stored ? [stored] : [], versions: [next] })
+    await write(
+      'The change',
+      () =>
+        database.transaction('rw', database.recipes, database.versions, async () => {
+          // Another tab may have changed it since: what each of them changed is kept.
+          const there = await database.versions.get(next.id)
+          if (there && base && there.updatedAt !== base.updatedAt) {
+            seen(there.updatedAt)
+            const { value, clash } = merge3(base, { ...next, updatedAt: base.updatedAt }, { ...there, updatedAt: base.updatedAt })
+            settle({ ...value, updatedAt: revise() })
+            if (clash) clashed.value = next.recipe.title || next.name
+          }
+          await database.recipes.bulkPut(now.recipes)
+          await database.versions.bulkPut(now.versions)
+        }),
+      now,
+    )
   }
 
   const update = (version: Version, recipe: Recipe, questions: Version['questions']) => put({ ...version, recipe, questions })
 
   /** Adds a child to a version. */
   async function addChild(parent: Version, more: Partial<Version>): Promise<Version> {
-    const at = Date.now()
+    const at = revise()
     const child: Version = plain({
       ...newVersion(parent.recipeId, { recipe: parent.recipe, questions: [] }, at),
       parentId: parent.id,
@@ -310,7 +345,7 @@ export const useShelf = defineStore('shelf', () => {
   async function removeVersion(version: Version) {
     const kept = plain(version)
     const children = (versionsOf.value.get(version.recipeId) ?? []).filter((v) => v.parentId === version.id)
-    const moved = children.map((v) => plain({ ...v, parentId: version.parentId, updatedAt: Date.now() }))
+    const moved = children.map((v) => plain({ ...v, parentId: version.parentId, updatedAt: revise() }))
     const off = async () => {
       await write(
         'The removal',
@@ -340,6 +375,7 @@ export const useShelf = defineStore('shelf', () => {
     loaded,
     whole,
     trouble,
+    clashed,
     load,
     inMemory,
     bring,
