@@ -66,6 +66,21 @@ const bring = () =>
     // Settings and lists are read when a kitchen is opened.
     setTimeout(() => location.reload(), 600)
   })
+/** Emptying asks first, and offers the backup. */
+const emptying = ref(false)
+const safe = ref(false)
+const backupFirst = async () => {
+  await backup()
+  safe.value = !problem.value
+}
+const empty = () =>
+  guarded(async () => {
+    const { emptyKitchen } = await import('~/kitchen/backup')
+    await emptyKitchen()
+    emptying.value = false
+    said.value = 'The kitchen is empty.'
+    setTimeout(() => location.assign('/'), 600)
+  })
 const ask = () =>
   guarded(async () => {
     await navigator.storage.persist()
@@ -91,7 +106,20 @@ const ask = () =>
       /></label>
       <ElButton v-if="kept === false" @click="ask">Ask the browser to keep it</ElButton>
       <ElButton v-if="device.invitation" @click="device.install()">Put it on this device</ElButton>
+      <ElButton @click="emptying = true">Empty the kitchen</ElButton>
     </div>
+    <ElDialog v-model="emptying" title="Empty the whole kitchen?" width="min(480px, 94vw)" @open="safe = false">
+      <p>
+        All recipes, bakes with their photos, the cupboard, tins, plans and what was learned go from this browser. There is no undo for
+        this; only a backup brings them back.
+      </p>
+      <p v-if="safe" role="status"><strong>The backup is in your downloads.</strong></p>
+      <template #footer>
+        <ElButton v-if="!safe" type="primary" :disabled="working" @click="backupFirst">Back it up first</ElButton>
+        <ElButton :disabled="working" @click="empty">Empty it{{ safe ? '' : ' without a backup' }}</ElButton>
+        <ElButton @click="emptying = false">Leave it as it is</ElButton>
+      </template>
+    </ElDialog>
     <div v-if="found" class="look found">
       <p>
         From {{ found.made.replace('T', ', ') }}: {{ found.fresh }} new, {{ found.same }} the same, {{ found.conflicts }} different<template

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { Refusal } from '../../core/refusal'
-import { bringIn, openBackup, packAll, TABLES } from './backup'
+import { bringIn, emptyKitchen, openBackup, packAll, TABLES } from './backup'
 import { database } from './database'
 
 const rows = async () => Promise.all(TABLES.map((t) => database.table(t).toArray()))
@@ -80,4 +80,14 @@ describe('a whole kitchen in one file', () => {
     await expect(openBackup(altered)).rejects.toBeInstanceOf(Refusal)
     expect(await rows()).toEqual(before)
   })
+})
+
+it('an emptied kitchen holds nothing, gets no samples, and a backup fills it again', async () => {
+  await database.stock.put({ id: 'flour-plain', grams: 500, bestBefore: null, note: '', updatedAt: 3 })
+  await database.bin.put({ id: 'b', at: 1, title: 'Bun', recipes: [], versions: [] })
+  const zip = await packAll()
+  await emptyKitchen()
+  for (const t of database.tables) expect(await t.count(), t.name).toBe(t.name === 'settings' ? 2 : 0)
+  await bringIn(await openBackup(zip), new Set())
+  expect((await database.stock.get('flour-plain'))?.grams).toBe(500)
 })

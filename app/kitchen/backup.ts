@@ -104,3 +104,14 @@ export async function bringIn(restore: Restore, take: ReadonlySet<string>): Prom
     await database.photos.bulkPut(photos.filter((p) => !here.has(p.id)))
   })
 }
+
+/** Takes everything out of the kitchen; it stays empty, and gets no sample kitchen by itself. */
+export async function emptyKitchen(): Promise<void> {
+  await database.transaction('rw', database.tables, async () => {
+    for (const t of database.tables) await t.clear()
+    await database.settings.bulkPut([
+      { key: 'seeded', value: true },
+      { key: 'trials', value: true },
+    ])
+  })
+}

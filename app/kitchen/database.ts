@@ -158,6 +158,17 @@ export interface Session {
   updatedAt: number
 }
 
+/** What was taken off the shelf: it can be put back for a while. */
+export interface Binned {
+  id: string
+  /** When it was taken off, ms since 1970. */
+  at: number
+  /** Title of the recipe, or name of the version. */
+  title: string
+  recipes: StoredRecipe[]
+  versions: Version[]
+}
+
 /** A picture of a bake, made small, without anything of the camera in it. */
 export interface Photo {
   id: string
@@ -187,6 +198,7 @@ export class KitchenDatabase extends Dexie {
   sessions!: Table<Session, string>
   trials!: Table<Trial, string>
   photos!: Table<Photo, string>
+  bin!: Table<Binned, string>
 
   constructor(name = 'kind-crumb', options: ConstructorParameters<typeof Dexie>[1] = {}) {
     super(name, options)
@@ -213,6 +225,8 @@ export class KitchenDatabase extends Dexie {
     this.version(4).stores({ sessions: 'id, versionId, updatedAt' })
     // The bake book.
     this.version(5).stores({ trials: 'id, versionId, updatedAt', photos: 'id, trialId' })
+    // What was taken off the shelf.
+    this.version(6).stores({ bin: 'id, at' })
     this.use(guard)
   }
 }

@@ -18,25 +18,30 @@ const recipe = record({
   method: list(text),
 })
 
+const version = record({
+  id: text,
+  recipeId: text,
+  parentId: maybe(text),
+  name: text,
+  recipe,
+  questions: list(record({ message: text, choices: list(record({ value: text, label: text })) })),
+  source: text,
+  goals: list(text),
+  schools: list(text),
+  note: text,
+  bakedAt: maybe(number),
+  boxes: list(record({ ingredient: text, label: book(anything) })),
+  createdAt: number,
+  updatedAt: number,
+})
+
+const stored = record({ id: text, title: text, createdAt: number, updatedAt: number })
+
 /** What a record of each table must be for its screen to open; kept and brought-in records are held against the same. */
 const SHAPES: Readonly<Record<string, Shape>> = {
-  recipes: record({ id: text, title: text, createdAt: number, updatedAt: number }),
-  versions: record({
-    id: text,
-    recipeId: text,
-    parentId: maybe(text),
-    name: text,
-    recipe,
-    questions: list(record({ message: text, choices: list(record({ value: text, label: text })) })),
-    source: text,
-    goals: list(text),
-    schools: list(text),
-    note: text,
-    bakedAt: maybe(number),
-    boxes: list(record({ ingredient: text, label: book(anything) })),
-    createdAt: number,
-    updatedAt: number,
-  }),
+  recipes: stored,
+  versions: version,
+  bin: record({ id: text, at: number, title: text, recipes: list(stored), versions: list(version) }),
   settings: record({ key: text }),
   stock: record({ id: text, grams: maybe(number), bestBefore: maybe(text), note: text, updatedAt: number }),
   own: record({ id: text, name: text, kind: text, label: book(anything), contains: maybe(list(text)), updatedAt: number }),

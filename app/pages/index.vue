@@ -176,6 +176,7 @@ function pick(event: Event) {
         <template v-else>The shelf is empty. Paste a recipe on the left to start.</template>
       </p>
       <div ref="end" aria-hidden="true" />
+      <BinList />
       <div v-if="shelf.whole" class="whole small">
         <button v-if="shelf.versions.length" class="plain" type="button" @click="downloadAll(shelf.versions)">Download all recipes</button>
         <button v-if="shelf.untouchedSamples.length" class="plain" type="button" @click="shelf.removeSamples()">

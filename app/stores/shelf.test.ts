@@ -98,6 +98,50 @@ describe('taking off and putting back', () => {
   })
 })
 
+describe('the bin', () => {
+  it('what was taken off can be put back after the tab was closed, with all its versions', async () => {
+    const v = await bring()
+    await useShelf().addChild(v, { name: 'With less sugar' })
+    const before = await onDisk()
+    await useShelf().remove(v.recipeId)
+    newTab()
+    const shelf = await opened()
+    await vi.waitFor(() => expect(shelf.bin.map((b) => b.title)).toEqual(['Pier sponge']))
+    await shelf.putBack(shelf.bin[0]!.id)
+    const after = await onDisk()
+    expect(after.recipes.map((r) => r.id)).toEqual(before.recipes.map((r) => r.id))
+    expect(after.versions.map((x) => x.name).sort()).toEqual(before.versions.map((x) => x.name).sort())
+    expect(shelf.bin).toEqual([])
+    expect(await database.bin.count()).toBe(0)
+  })
+
+  it('a version comes back too, and brings a house where its recipe is gone', async () => {
+    const v = await bring()
+    const shelf = useShelf()
+    const child = await shelf.addChild(v, { name: 'Child' })
+    await shelf.removeVersion(child)
+    await shelf.remove(v.recipeId)
+    expect(shelf.bin.map((b) => b.title)).toEqual(['Pier sponge', 'Pier sponge: Child'])
+    await shelf.putBack(shelf.bin[1]!.id)
+    expect(shelf.recipes.map((r) => r.title)).toEqual(['Pier sponge'])
+    expect(shelf.versionById(child.id)?.name).toBe('Child')
+  })
+
+  it('undo empties it again, and after thirty days it is gone', async () => {
+    const v = await bring()
+    const shelf = useShelf()
+    await shelf.remove(v.recipeId)
+    await useHistory().undo()
+    expect(shelf.bin).toEqual([])
+    await shelf.remove(v.recipeId)
+    await database.bin.toCollection().modify((b) => void (b.at -= 31 * 86_400_000))
+    newTab()
+    const later = await opened()
+    await vi.waitFor(async () => expect(await database.bin.count()).toBe(0))
+    expect(later.bin).toEqual([])
+  })
+})
+
 describe('versions', () => {
   it('a child takes over what its parent was made for, and leaves the parent as it was', async () => {
     const v = await bring()

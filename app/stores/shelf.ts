@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Option } from '../../core/reformulate/option'
 import type { ParsedRecipe, Recipe } from '../../core/recipe/recipe'
 import { ask } from '~/kitchen/core'
-import { database, newId, type BoxLabel, type StoredRecipe, type Version } from '~/kitchen/database'
+import { database, newId, type Binned, type BoxLabel, type StoredRecipe, type Version } from '~/kitchen/database'
 import { merge3 } from '~/kitchen/merge'
 import { revise, seen } from '~/kitchen/revision'
 import { readSamples } from '~/kitchen/samples'
@@ -16,6 +16,9 @@ const MOST_FILE_BYTES = 5_000_000
 
 /** Recipes shown at once. */
 const NEWEST = 24
+
+/** What was taken off the shelf is kept for so long, ms: thirty days. */
+const KEPT_FOR = 30 * 86_400_000
 
 /** States of a version that are remembered, before its newest. */
 const STATES = 7
@@ -107,11 +110,54 @@ export const useShelf = defineStore('shelf', () => {
       await database.recipes.bulkPut(r)
       await database.versions.bulkPut(v)
     })
-  const deleteAll = (recipeIds: readonly string[], versionIds: readonly string[]) =>
-    database.transaction('rw', database.recipes, database.versions, async () => {
-      await database.versions.bulkDelete([...versionIds])
-      await database.recipes.bulkDelete([...recipeIds])
-    })
+  /** What was taken off the shelf in the last thirty days, latest first. */
+  const bin = shallowRef<readonly Binned[]>([])
+  const binned = (what: Omit<Binned, 'id' | 'at'>): Binned => plain({ ...what, id: newId(), at: Date.now() })
+  /** Takes records off the disk and lays them in the bin, at once or not at all. */
+  const throwIn = async (what: Binned, change: () => Promise<unknown>) => {
+    await write('The removal', () =>
+      database.transaction('rw', database.recipes, database.versions, database.bin, async () => {
+        await change()
+        await database.bin.put(what)
+      }),
+    )
+    bin.value = [what, ...bin.value.filter((b) => b.id !== what.id)]
+  }
+  const outOfBin = async (id: string) => {
+    bin.value = bin.value.filter((b) => b.id !== id)
+    await database.bin.delete(id).catch(() => undefined)
+  }
+  async function readBin() {
+    try {
+      await database.bin
+        .where('at')
+        .below(Date.now() - KEPT_FOR)
+        .delete()
+      bin.value = await database.bin.orderBy('at').reverse().toArray()
+    } catch {
+      // Where nothing is kept there is no bin.
+    }
+  }
+  /** Puts back on the shelf what was taken off; a version whose recipe is gone as well comes back with it. */
+  async function putBack(id: string) {
+    const what = bin.value.find((b) => b.id === id)
+    if (!what) return
+    const homeless = what.versions.filter((v) => !recipeMap.value.has(v.recipeId) && !what.recipes.some((r) => r.id === v.recipeId))
+    const houses = new Map(
+      homeless.map((v) => [
+        v.recipeId,
+        { id: v.recipeId, title: v.recipe.title, sample: false, createdAt: v.createdAt, updatedAt: revise() } satisfies StoredRecipe,
+      ]),
+    )
+    const back = { recipes: [...what.recipes, ...houses.values()], versions: what.versions.map((v) => ({ ...v, updatedAt: revise() })) }
+    await write('The recipe', () => putAll(back.recipes, back.versions), back)
+    await outOfBin(id)
+  }
+
+  const deleteAll = async (recipeIds: readonly string[], versionIds: readonly string[]) => {
+    await database.versions.bulkDelete([...versionIds])
+    await database.recipes.bulkDelete([...recipeIds])
+  }
 
   /** Says that what is done here lasts as long as the tab. */
   function inMemory() {
@@ -130,6 +176,7 @@ export const useShelf = defineStore('shelf', () => {
       inMemory()
     }
     await showNewest()
+    void readBin()
     const ready = new Set<string>()
     const told = (which: string) => {
       ready.add(which)
@@ -188,14 +235,21 @@ export const useShelf = defineStore('shelf', () => {
   async function takeOff(label: string, list: readonly StoredRecipe[]) {
     const kept = { recipes: list.map(plain), versions: list.flatMap((r) => plain(versionsOf.value.get(r.id) ?? [])) }
     const ids = { recipes: kept.recipes.map((r) => r.id), versions: kept.versions.map((v) => v.id) }
+    const title = list.length === 1 ? list[0]!.title : `${list.length} recipes`
+    let lies = ''
     const off = async () => {
-      await write('The removal', () => deleteAll(ids.recipes, ids.versions))
+      const what = binned({ title, ...kept })
+      lies = what.id
+      await throwIn(what, () => deleteAll(ids.recipes, ids.versions))
       hide(ids)
     }
     await off()
     useHistory().did({
       label,
-      undo: () => write('The recipe', () => putAll(kept.recipes, kept.versions), kept),
+      undo: async () => {
+        await write('The recipe', () => putAll(kept.recipes, kept.versions), kept)
+        await outOfBin(lies)
+      },
       redo: off,
     })
   }
@@ -346,22 +400,25 @@ export const useShelf = defineStore('shelf', () => {
     const kept = plain(version)
     const children = (versionsOf.value.get(version.recipeId) ?? []).filter((v) => v.parentId === version.id)
     const moved = children.map((v) => plain({ ...v, parentId: version.parentId, updatedAt: revise() }))
+    let lies = ''
     const off = async () => {
-      await write(
-        'The removal',
-        () =>
-          database.transaction('rw', database.versions, async () => {
-            await database.versions.delete(version.id)
-            await database.versions.bulkPut(moved)
-          }),
-        { versions: moved },
-      )
+      const what = binned({ title: `${kept.recipe.title}: ${kept.name}`, recipes: [], versions: [kept] })
+      lies = what.id
+      await throwIn(what, async () => {
+        await database.versions.delete(version.id)
+        await database.versions.bulkPut(moved)
+      })
+      show({ versions: moved })
       hide({ versions: [version.id] })
     }
     await off()
     useHistory().did({
       label: `version “${version.name}” removed`,
-      undo: () => write('The version', () => putAll([], [kept, ...children.map(plain)]), { versions: [kept, ...children] }),
+      undo: async () => {
+        const back = [kept, ...children.map(plain)].map((v) => ({ ...v, updatedAt: revise() }))
+        await write('The version', () => putAll([], back), { versions: back })
+        await outOfBin(lies)
+      },
       redo: off,
     })
   }
@@ -376,6 +433,9 @@ export const useShelf = defineStore('shelf', () => {
     whole,
     trouble,
     clashed,
+    bin,
+    putBack,
+    throwAway: outOfBin,
     load,
     inMemory,
     bring,

@@ -46,8 +46,12 @@ export function tinOf(tin: string | Tin, path: string): Tin {
         : 'The size of this tin is not known: give its diameter, or its width and length, in mm.',
       path,
     )
+  const across = read.mm.diameter ?? Math.min(read.mm.width ?? Infinity, read.mm.length ?? Infinity)
+  if (across < LEAST_ACROSS) throw new Refusal('bad-request', `A tin ${across} mm across bakes nothing: are these centimetres?`, path)
   return read
 }
+/** The smallest moulds are 25 to 30 mm across. */
+const LEAST_ACROSS = 15
 const tinWords = (t: Tin): string => {
   const cm = (mm: number) => Math.round(mm) / 10
   const size = t.mm.diameter ? `${cm(t.mm.diameter)} cm` : t.mm.width ? `${cm(t.mm.width)}x${cm(t.mm.length ?? t.mm.width)} cm` : ''
