@@ -1,4 +1,4 @@
-import { expect, openShelf, paste, RECIPE, test } from './kitchen'
+import { expect, expectNoBarriers, openShelf, paste, place, RECIPE, test } from './kitchen'
 
 test('bad input gets a message and nothing is lost', async ({ page }) => {
   await openShelf(page)
@@ -123,4 +123,30 @@ test('the pages carry a strict policy', async ({ request }) => {
   const policy = (await request.get('/')).headers()['content-security-policy']
   expect(policy).toContain("default-src 'self'")
   expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/)
+})
+
+test('what was taken off the shelf comes back after a reload, and emptying the kitchen asks first', async ({ page }) => {
+  await openShelf(page)
+  await page
+    .getByRole('button', { name: /off the shelf/ })
+    .first()
+    .click()
+  const row = page.locator('details.bin')
+  await expect(row).toBeVisible()
+  await page.reload()
+  await page.getByText('Taken off in the last thirty days (1)').click()
+  const title = await row.locator('strong').textContent()
+  await expectNoBarriers(page)
+  await row.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByRole('link', { name: title! }).first()).toBeVisible()
+  await expect(row).toHaveCount(0)
+
+  await place(page, 'Cupboard')
+  await page.getByRole('button', { name: 'Empty the kitchen' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Empty the whole kitchen?' })
+  await expectNoBarriers(page)
+  const [file] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Back it up first' }).click()])
+  expect(file.suggestedFilename()).toMatch(/\.zip$/)
+  await dialog.getByRole('button', { name: 'Empty it', exact: true }).click()
+  await expect(page.getByText('The shelf is empty.')).toBeVisible()
 })

@@ -19,8 +19,10 @@ const kitchen = useKitchen()
             {{ b.versions.length === 1 ? 'one version' : `${b.versions.length} versions` }}, {{ dateName(b.at, kitchen.region) }}
           </span>
         </span>
-        <ElButton @click="shelf.putBack(b.id)">Put it back</ElButton>
-        <ElButton :aria-label="`Throw ${b.title} away for good`" @click="shelf.throwAway(b.id)">For good</ElButton>
+        <span class="acts">
+          <ElButton @click="shelf.putBack(b.id)">Put it back</ElButton>
+          <ElButton :aria-label="`Throw ${b.title} away for good`" @click="shelf.throwAway(b.id)">Throw away</ElButton>
+        </span>
       </li>
     </ul>
   </details>
@@ -46,6 +48,10 @@ li {
   gap: 6px 10px;
   padding: 8px 0;
   border-top: 2px solid var(--rim);
+}
+.acts {
+  display: flex;
+  gap: 10px;
 }
 .what {
   flex: 1 1 14rem;
