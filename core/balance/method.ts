@@ -63,6 +63,9 @@ const FIRM_FAT = 40
 /** Acts that tell how a batter is made. */
 const MIXES: ReadonlySet<string> = new Set(['mix', 'cream', 'foam', 'melt', 'fold', 'rub-in', 'simmer'])
 /** A dough is shaped by hand, a batter is not. */
+/** A dough that a tin is lined with: "line the springform with it and pull up an edge". */
+const LINES_TIN =
+  /\b(?:line|cover)\b[^.]{0,40}\b(?:tin|pan|springform|form|dish|mou?ld|base)\b[^.]{0,12}\bwith (?:it|the (?:dough|pastry))\b|\b(?:pull|press|draw|bring|work) (?:it |the dough |the pastry )?up (?:an? |the )?(?:edge|rim|side|border)s?\b/i
 const SHAPED = /\b(?:into|in|make|form|roll) (?:\S+ ){0,4}(?:balls?|logs?|discs?)\b|\b(?:cookie|biscuit|round|\d ?cm) cutters?\b/i
 const sweetens = (id: string) => ['sugar', 'sweetener', 'syrup'].includes(kindOf(id) ?? '')
 
@@ -113,7 +116,9 @@ export function methodSigns(recipe: Recipe): MethodSigns {
     crepe: some((c) => c.act === 'fry') || /cr[eê]pe|pancake/i.test(title) || recipe.tins.some((t) => t.shape === 'crepe'),
     mug: /\bmug\b|\bmicrowave\b/i.test(title),
     rolled:
-      (some((c) => c.act === 'roll') || clauses.some((x) => SHAPED.test(x.text))) &&
+      (some((c) => c.act === 'roll') ||
+        clauses.some((x) => SHAPED.test(x.text)) ||
+        (steps.some((s) => LINES_TIN.test(s.text)) && steps.some((s) => /\b(?:knead|rub)/i.test(s.text)))) &&
       !steps.some((s) => s.clauses.some((c) => c.act === 'foam')),
     bar:
       /\b(?:brownies?|blondies?|bars?|slices?|squares|flapjacks?|traybake)\b/i.test(title) ||

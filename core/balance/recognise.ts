@@ -116,7 +116,8 @@ export function recognise(
     yes(!signs.creamed, 0.3)
   const foamy = Math.max(
     ramp(egg, 95, 125) * yes(!signs.creamed, 0.15) * ramp(fat, 110, 60),
-    yes(signs.whipped) * ramp(egg, 60, 95) * yes(!signs.creamed, 0.3) * ramp(fat, 85, 45),
+    // A chiffon of much egg and little flour has all the fat of its yolks.
+    yes(signs.whipped) * ramp(egg, 60, 95) * yes(!signs.creamed, 0.3) * ramp(fat, Math.max(85, 0.45 * egg), Math.max(45, 0.3 * egg)),
     // A sponge meant to stand on foam whose egg was left out is still judged as one.
     yes(signs.whipped) * ramp(egg, 20, 0) * ramp(gas, 6, 2) * 0.8,
   )

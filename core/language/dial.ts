@@ -202,6 +202,9 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
   return { kind: 'time', low, high, from, to: j }
 }
 
+/** No fan is set hotter, °C. */
+const MOST_FAN = 260
+
 /** "180C", "350°F", "160 fan", "gas mark 4", "gas ½", "th. 6" is none; "325 degrees". */
 function heatAt(t: readonly Token[], i: number, last?: Dial): Heat | undefined {
   if (t[i]?.word === 'gas' || (t[i]?.word === 'mark' && t[i - 1]?.word !== 'gas')) {
@@ -233,7 +236,13 @@ function heatAt(t: readonly Token[], i: number, last?: Dial): Heat | undefined {
   const fanned =
     /^[(/,]$/.test(t[j]?.text ?? '') && FAN.has(t[j + 1]?.word ?? '') && t[j + 2]?.kind === 'number' && amount.low >= LEAST_BARE_HEAT
   const fans = last?.kind === 'heat' && FAN.has(t[i - 1]?.word ?? '') && last.to >= i - 2 && amount.low >= LEAST_BARE_HEAT
-  if ((fanned || fans) && !named && !degrees) return { kind: 'heat', value: amount.low, fan: false, from: i, to: j }
+  // "160 fan. Line the tin.": a heat by its oven, where nothing else is counted.
+  const alone =
+    FAN.has(t[j]?.word ?? '') &&
+    amount.low >= LEAST_BARE_HEAT &&
+    amount.low <= MOST_FAN &&
+    (t[i - 1] === undefined || /^(?:oven|owen|at|to|[).:;,])$/.test(t[i - 1]!.word || t[i - 1]!.text))
+  if ((fanned || fans || alone) && !named && !degrees) return { kind: 'heat', value: amount.low, fan: false, from: i, to: j }
   if (!named && !degrees) return undefined
   if (named) j = t[j + 1]?.text === '.' && t[j]!.word.length === 1 && t[j + 2] && /^\p{Ll}/u.test(t[j + 2]!.text) ? j + 2 : j + 1
   return { kind: 'heat', value: amount.low, ...(named && { scale }), fan: false, from: i, to: j }

@@ -457,6 +457,15 @@ export function readMethod(recipe: Recipe, region: Region): Method {
           .slice(0, d.step)
           .flatMap((x) => x.clauses)
           .at(-1)
+      // "Scoop mounds apart. 8–10 min.": where nothing else is baked, that is the bake.
+      const bakes = (x: Draft) => /^(?:bake|cook|fry|boil)$/.test(classOf(x.piece.verb)) || x.piece.verb === 'bake'
+      if (previous && !anyBaked && time[0] >= LEAST_BAKE && INTO_OVEN.test(wordsBefore(drafts, n)) && !drafts.slice(n + 1).some(bakes)) {
+        steps[d.step]!.clauses.push({ ...clause, act: 'bake' })
+        anyBaked = true
+        baked.add(part)
+        before = 'bake'
+        return
+      }
       if (previous && !previous.minutes) {
         previous.minutes = time
         return
@@ -517,6 +526,16 @@ function bracketAround(t: Scan['tokens'], at: number): string {
 }
 
 /** Acts that need something to be done with. */
+/** What is done with a batter last before it is baked. */
+const INTO_OVEN = /\b(?:scoop|drop|spoon|dollop|pipe|mounds?|spoonfuls?|shape|place)\b/
+
+/** The words of the two pieces before. */
+const wordsBefore = (drafts: readonly Draft[], n: number): string =>
+  drafts
+    .slice(Math.max(0, n - 2), n)
+    .map((x) => x.text)
+    .join(' ')
+
 /** What bakes where there is no oven. */
 const FIRE = /\b(?:char)?coals?\b|\bembers\b|\bflames?\b|\b(?:over|on) (?:a |the )?(?:low |slow |gentle |medium )?(?:fire|burner)\b/
 

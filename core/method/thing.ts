@@ -233,6 +233,15 @@ function excepted(t: readonly Token[], m: Mention, mentions: readonly Mention[])
 export const isManner = ({ tokens: t }: Scan, m: Mention): boolean =>
   m.to - m.from === 1 && t[m.from]!.word === 'whipping' && !/^(?:the|your)$/.test(t[m.from - 1]?.word ?? '')
 
+/** "Into the butter-sugar": what two things have become. */
+const isCompound = ({ tokens: t, mentions }: Scan, m: Mention): boolean => {
+  const joins = (i: number) => t[i]?.text === '-' && t[i]!.from === t[i - 1]?.to && t[i]!.to === t[i + 1]?.from
+  return (
+    (joins(m.to) && mentions.some((n) => n.from === m.to + 1 && n.to - n.from === 1)) ||
+    (joins(m.from - 1) && m.to - m.from === 1 && mentions.some((n) => n.to === m.from - 1))
+  )
+}
+
 /** A number that is said and fits, or does not. */
 const COUNTED = 1.5
 
@@ -249,7 +258,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       // "the wet items other than vinegar"
       .filter((m) => !(t[m.from - 1]?.word === 'than' && t[m.from - 2]?.word === 'other'))
       .filter((m) => !excepted(t, m, s.mentions))
-      .filter((m) => !isManner(s, m))
+      .filter((m) => !isManner(s, m) && !isCompound(s, m))
       // A heading names a part: "Cream: sprinkle the gelatine …".
       .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
       .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')

@@ -144,3 +144,11 @@ describe('rows of tables and prose', () => {
     )
   })
 })
+
+it('“160 fan” alone is an oven; nine hundred of something is none', () => {
+  const { recipe } = readGiven(
+    'Loaf\n200 g flour\n150 g sugar\n2 eggs\n150 g butter\n\n1) 150 fan. Line a 900 g loaf tin.\n2) Beat all together.\n3) 45 mins.',
+    'uk',
+  )
+  expect(recipe.oven[0]).toMatchObject({ celsius: 150, fan: true, minutes: [45, 45] })
+})

@@ -131,3 +131,28 @@ describe('what stands beside the recipe', () => {
     expect(told).not.toMatch(/stand/)
   })
 })
+
+describe('doughs and small things', () => {
+  it('a dough that lines its tin is judged and kept as one', () => {
+    const text =
+      'Apple tart\nDough: 200 g flour, 1 tsp baking powder, 75 g sugar, 80 g butter, 1 egg\nFilling: 900 g apples, 50 g raisins, 1 tsp cinnamon\n\nKnead the dough quickly, line a 26 cm springform with it and pull up an edge.\nPeel and slice the apples, mix with the filling and spread on the dough.\nBake at 180 C for 45 minutes.'
+    expect(answer('balance', { text, region: 'eu' })).toMatchObject({ family: 'pastry', findings: [] })
+    expect(best(text, ['gluten-free']).told).not.toMatch(/stand/)
+  })
+
+  it('“a little milk” without an amount suits the table too', () => {
+    const { told } = best(
+      'Seed cake\n170 g butter\n170 g sugar\n3 eggs\n220 g plain flour\n2 tsp baking powder\na little milk\n\nMethod\nCream the butter and sugar, beat in the eggs, stir in the flour and baking powder and enough milk to make a soft batter. Bake in an 18 cm tin at 170 C for 60 minutes.',
+      ['dairy-free'],
+    )
+    expect(told).toMatch(/enough soya milk to make/)
+    expect(told).not.toMatch(/(?<!soya )milk/)
+  })
+
+  it('mounds on a sheet are baked by the time behind them', () => {
+    const text =
+      'Little cakes\n200 g flour\n100 g butter\n150 g sugar\n1 egg\n1 tsp baking powder\n100 ml milk\n\n190 C, line 2 sheets. Beat the butter and sugar, then egg, flour, baking powder and milk. Scoop mounds well apart. 10-12 min. Cool.'
+    const acts = answer('method', { text, region: 'uk' }).steps.flatMap((s) => s.clauses.map((c) => c.act))
+    expect(acts.slice(-3)).toEqual(['fill-tin', 'bake', 'cool'])
+  })
+})

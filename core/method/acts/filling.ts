@@ -13,7 +13,10 @@ export const FILLING: readonly Rule[] = [
   [
     'fill-tin',
     (c) =>
-      /^(?:drop|dollop|scoop|spoon|scrape)$/.test(c.verb) && says(c, /\b(?:batter|dough|mixture)\b/) && !c.baked && !says(c, /\bbowl\b/),
+      /^(?:drop|dollop|scoop|spoon|scrape)$/.test(c.verb) &&
+      says(c, /\b(?:batter|dough|mixture|mounds?|heaps?|spoonfuls)\b/) &&
+      !c.baked &&
+      !says(c, /\bbowl\b/),
   ],
   ['divide', (c) => c.cls === 'divide' && !c.baked && !c.places.has('tin')],
   [

@@ -40,7 +40,7 @@ export function renameAll(sheet: Sheet, work: Work): void {
     if (found && !found.thing && t.word === 'white') continue
     // "coat with breadcrumbs": what no line holds, or none with an amount.
     const served = found !== undefined && !found.thing && found.clause?.act === 'serve'
-    if (!found || served || sheet.weighsNothing(found)) besideTheRecipe(sheet, work, m)
+    if (!found || served || sheet.weighsNothing(found)) besideTheRecipe(sheet, work, m, found !== undefined && !served)
     if (!found || served || swallowed(t.from, to)) continue
     const fate = sheet.fateOf(found.part, found.ingredient)
     if (fate.kind === 'kept') {
@@ -106,17 +106,19 @@ const SERVES: ReadonlySet<Act> = new Set<Act>(['serve', 'decorate', 'spread', 'r
 const BREADS = /\bbread(?= (?:an?|the|your|it|them|tins?|pans?)\b)/i
 
 /** "Serve with whipped cream": what stands in no line must suit the table too. */
-function besideTheRecipe(sheet: Sheet, work: Work, m: Mention): void {
+function besideTheRecipe(sheet: Sheet, work: Work, m: Mention, listed: boolean): void {
   const { tokens } = work.scan
   const at = tokens[m.from]!.from
   const clause = work.clauses.find((c) => at >= c.span[0] && at < c.span[1])
   const food = ingredientOf(m.id)
   // "Wobbles like jelly": a likeness.
   if (work.text.slice(at).search(BREADS) === 0 || /^(?:like|as)$/.test(tokens[m.from - 1]?.word ?? '')) return
-  if (!clause || !food || !SERVES.has(clause.act) || !forbidden(food, sheet.r.rules)) return
+  // "A little milk" that is listed without an amount goes into the bowl all the same.
+  if (!clause || !food || !(listed || SERVES.has(clause.act)) || !forbidden(food, sheet.r.rules)) return
   const standIn = standInsFor(food).find((s) => s.brings.every((b) => !forbidden(need(b.ingredient), sheet.r.rules)))
   if (!standIn) return
   const own = work.text.slice(at, tokens[m.to - 1]!.to)
+  if (listed) for (const l of sheet.added()) if (l.ingredient === standIn.brings[0]!.ingredient) sheet.say(l)
   // Ice cream is bought, and there is some without milk.
   const frozen = tokens[m.from - 1]?.word === 'ice'
   work.edits.push(

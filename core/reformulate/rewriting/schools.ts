@@ -45,6 +45,8 @@ export function ownRest(sheet: Sheet): Place | undefined {
 export function restWith(sheet: Sheet): Sheet['resting'] {
   if (sheet.r.foam || !sheet.r.changes.some((c) => c.school.steps.some((x) => x.rests))) return 'no'
   if (sheet.r.egg?.foams && sheet.whipped()) return 'no'
+  // A dough that is rolled or pressed into its tin is no batter.
+  if (methodSigns(sheet.r.recipe).rolled) return 'no'
   // A spoon of flour that thickens a filling is no batter that must drink.
   // Neither is a crust or a crumble, which is pressed dry.
   const pressed = (l: { partIndex: number }) => ['crust', 'topping'].includes(sheet.r.recipe.parts[l.partIndex]!.role)
