@@ -6,7 +6,12 @@ export type Stepwise<T> = Generator<unknown, T, boolean | undefined>
 /** After so long, ms, whatever else has come in is seen to: pages, short answers, who has left. */
 const SLICE = 15
 
-const others = () => new Promise<void>((go) => setImmediate(go))
+/** Rounds of the event loop between two slices: a burst is let in one connection a round, and a page behind it must not wait for a slice each. */
+const ROUNDS = 16
+
+const others = async () => {
+  for (let i = 0; i < ROUNDS; i++) await new Promise<void>((go) => setImmediate(go))
+}
 
 /**
  * Long answers in turns: one is worked on at a time, in slices, and the others wait in line, so that pages and short
