@@ -219,11 +219,11 @@ function isThing(text: string, opens: boolean): boolean {
   )
 }
 
-/** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
 /** "¾ cup sugar, ½ cup butter, pinch of salt, 2 eggs": a comma before the next amount. */
 const NEXT_AMOUNT = /,\s+(?=(?:[\d½¼¾⅓⅔⅛]|(?:a )?pinch\b))/i
 const LEAST_LISTED = 4
 
+/** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
 function unstrung(rows: readonly Row[]): Row[] {
   return rows.flatMap((r) => {
     const label = LABELLED.exec(r.text) ?? barLabel(r.text)

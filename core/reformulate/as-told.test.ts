@@ -43,6 +43,15 @@ describe('words that follow what is in the bowl', () => {
     const { told } = best(CAKE, ['dairy-free'], { schools: { use: ['oil'] } })
     expect(told).toMatch(/^Warm the (?:vegetable )?oil with the sugar/m)
   })
+  it('sugar is melted all the same', () => {
+    const { told } = best(
+      'Caramel cake\n100 g sugar\n100 ml water\n120 g butter\n2 eggs\n200 g plain flour\n2 tsp baking powder\n100 g brown sugar\n\nMethod\nMelt the sugar in a dry pan until dark, add the water; cool. Melt the butter, whisk in the brown sugar, eggs and caramel, then the flour and baking powder. Bake in a 20 cm tin at 170 C for 40 minutes.',
+      ['dairy-free'],
+      { schools: { use: ['oil'] } },
+    )
+    expect(told).toMatch(/^Melt the sugar in a dry pan/m)
+    expect(told).not.toMatch(/Melt the (?:vegetable )?oil/)
+  })
   it('what is only said of the eggs does not put them in', () => {
     const { told } = best(CAKE, ['eggless'], { schools: { use: ['yogurt-soda'] } })
     expect(told).toMatch(/so the yogurt don’t set, then beat in the yogurt until smooth/)

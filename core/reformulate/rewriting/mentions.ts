@@ -374,7 +374,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
     // Oil is not melted, and what is melted with it (chocolate) still is.
     const melted = c.act === 'melt' && c.verb === 'melt' ? c.things.filter(isLine) : []
     if (
-      melted.length &&
+      melted.some((t) => need(t.ingredient).kind === 'fat' && sheet.fateOf(t.part, t.ingredient).kind === 'swapped') &&
       melted.every((t) => sheet.fateOf(t.part, t.ingredient).kind === 'swapped' || !MELTS.has(need(t.ingredient).kind))
     ) {
       const verb = /\bmelt(ed)?\b/i.exec(work.text.slice(...c.span))
