@@ -369,6 +369,10 @@ function withoutSpeakers(given: readonly string[]): readonly string[] {
  */
 /** "-- coffee syrup --", "~~ Cake ~~": a heading between rules. */
 const BETWEEN_RULES = /^([-–—=~_]{1,}|[-–—=~_*]{2,})\s*(\p{L}[^\d=~_]{1,60}?)\s*[-–—=~_*]{2,}$/u
+/** "sieve over ->", "slacken with → 90 ml milk": an arrow for a colon. */
+const ARROW = /(?<=\p{L})\s*(?:-+>|=+>|→|➜)\s*/u
+const unarrowed = (line: string): string => line.replace(ARROW, ': ').trimEnd()
+
 const unruled = (line: string): string => {
   const m = BETWEEN_RULES.exec(line)
   return m ? `# ${m[2]!}` : line
@@ -382,7 +386,7 @@ export function rowsOf(text: string): Row[] {
       gap++
       continue
     }
-    rows.push(row(unmarked(unruled(line.trim())).trim(), [at], gap))
+    rows.push(row(unarrowed(unmarked(unruled(line.trim())).trim()), [at], gap))
     gap = 0
   }
   return splitColumns(readFormulas(readTables(partHeads(withSets(unstrung(unnumbered(withMeasure(joinAmounts(rows)))))))))

@@ -40,7 +40,7 @@ const headingName = (text: string): string =>
   )
 
 const MIXING = new Set(
-  'sift stir mix beat add fold whisk combine blend melt boil pour sieve rub heat bring simmer cook put place then next dissolve cream sprinkle'.split(
+  'sift stir mix beat add fold whisk combine blend melt boil pour sieve rub heat bring simmer cook put place then next dissolve cream sprinkle slacken loosen'.split(
     ' ',
   ),
 )
@@ -49,6 +49,8 @@ const MIXING = new Set(
 const isInstruction = (text: string): boolean => {
   const t = tokenise(text)
   const first = t.find((x) => x.kind === 'word')
+  // "Into the big bowl:"
+  if (/^\W*(?:then )?into (?:the|a|that|this|your|another)\b/i.test(text)) return true
   // "Then add the sifted dry ingredients, and last"
   if (first && /^(?:then|next|finally)$/.test(first.word) && t.some((x) => MIXING.has(x.word) && x !== first)) return true
   return (
@@ -317,6 +319,15 @@ export function readPage(text: string, region: Region): Page {
         if (c.size) meta.push(c.text)
         {
           const before = build.has() ? build.part : undefined
+          const told = before && c.row.grams === undefined ? inlineHead(c.text) : undefined
+          // "Slacken with: 90 ml milk" tells what is done, and heads nothing of its own.
+          if (told && isInstruction(told.name)) {
+            order()
+            orders.push({ words: `${told.name}:`, part: build.part, from: build.part.lines.length, to: -1 })
+            build.line(told.rest)
+            order()
+            break
+          }
           takeIngredient(c, build)
           // "BASE: 1 cup flour, …" heads the steps under it as well.
           if (before !== build.part && inlineHead(c.text)) heading = build.part.name

@@ -152,3 +152,14 @@ it('“160 fan” alone is an oven; nine hundred of something is none', () => {
   )
   expect(recipe.oven[0]).toMatchObject({ celsius: 150, fan: true, minutes: [45, 45] })
 })
+
+it('orders that end in arrows are told in order, and head no parts', () => {
+  const { recipe } = readGiven(
+    'Plum tray\ninto a wide bowl ->\n  150 g butter, soft\n  140 g sugar\ninto that ->\n  3 eggs\nsift over →\n  200 g plain flour\n  2 tsp baking powder\nloosen with -> 80 ml milk\n\n20 x 30 tin. 160 fan, 30 mins until springy.',
+    'uk',
+  )
+  expect(recipe.parts.map((p) => p.lines.map((l) => l.ingredient))).toEqual([
+    ['butter-unsalted', 'sugar-white', 'egg-whole', 'flour-plain', 'baking-powder', 'milk-whole'],
+  ])
+  expect(recipe.method.map((m) => m.split(' ')[0]!.toLowerCase())).toEqual(['into', 'into', 'sift', 'loosen', '20'])
+})
