@@ -15,6 +15,8 @@ describe('tins that a method names', () => {
     ['Grease a deep 23 cm (9 inch) springform tin', { shape: 'round', mm: { diameter: 230 } }],
     ['Line a 12-hole muffin tin with paper cases.', { shape: 'cupcake', count: 12 }],
     ['Line two muffin pans with 18 liners.', { shape: 'cupcake', count: 18 }],
+    ['line 2 x 12 hole muffin trays w cases', { shape: 'cupcake', count: 24 }],
+    ['Roll out on a greased baking sheet (30 x 40 cm).', { shape: 'sheet', mm: { width: 300, length: 400 } }],
     ['Butter a 12-hole mini muffin tin x2.', { shape: 'cupcake', count: 24 }],
     ['Line a 20 x 20 tin.', { shape: 'square', mm: { width: 200 } }],
     ['Spread in a 23 x 33 cm swiss roll tin.', { shape: 'sheet', mm: { width: 230, length: 330 } }],

@@ -172,6 +172,12 @@ function holesIn(t: readonly Token[]): number | undefined {
     if (!n || n.article || !Number.isInteger(n.value) || n.value < 2 || n.value > 60) continue
     const after = wordsBetween(t, n.next, n.next + 4)
     // "two muffin pans with 18 liners": what is counted are trays.
+    // So are those of "2 x 12 hole trays".
+    if (n.value <= 6 && /^[x×] \d+ (?:- )?(?:hole|cup)/.test(after)) {
+      trays = n.value
+      i = n.next
+      continue
+    }
     if (n.value <= 4 && TRAYS.test(after)) {
       trays = n.value
       continue
@@ -218,7 +224,8 @@ function tinOf(written: string): TinMention | undefined {
   const round = size !== undefined && /\b(?:square|round|loaf|bundt|springform|sq|layers|sheet|fluted|ring|crepe|crêpe)\b/i.test(sentence)
   if (!named && !long && !round) return undefined
   // "Roll out to a 30 cm round"
-  if (/^(?:roll|cut|pat|press|shape)\b/i.test(sentence) && !/\b(?:tins?|pans?|mou?lds?|dish|springform)\b/i.test(sentence)) return undefined
+  if (/^(?:roll|cut|pat|press|shape)\b/i.test(sentence) && !/\b(?:tins?|pans?|mou?lds?|dish|springform|sheet|tray)\b/i.test(sentence))
+    return undefined
   if (
     NO_CAKE.test(sentence) &&
     !(long && !/water/i.test(sentence)) &&

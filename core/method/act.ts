@@ -8,14 +8,14 @@ import { LEFT } from './acts/left'
 import { MIXING } from './acts/mixing'
 import { OVEN } from './acts/oven'
 import { TIN } from './acts/tin'
-import { WAITING } from './acts/waiting'
+import { TABLE, WAITING } from './acts/waiting'
 import { PLACES, VERB_CLASS, type Place, type VerbClass } from './lexicon'
 import type { Act } from './step'
 
 export { MIXED, type Cues } from './acts/cues'
 
 /** By stage of a bake; the first rule that holds decides, from the particular to the general. */
-const RULES: readonly Rule[] = [...OVEN, ...TIN, ...HOB, ...BAKING, ...COLD, ...AFTER, ...MIXING, ...FILLING, ...WAITING, ...LEFT]
+const RULES: readonly Rule[] = [...TABLE, ...OVEN, ...TIN, ...HOB, ...BAKING, ...COLD, ...AFTER, ...MIXING, ...FILLING, ...WAITING, ...LEFT]
 
 /** Names what a piece does. */
 export function actOf(c: Cues): Act {

@@ -98,9 +98,13 @@ export interface LineKey {
   allowed: readonly string[]
   /** For the top or the tin: of a bare "sugar" another line is meant first. */
   beside: boolean
+  /** Some more of it is listed behind its amount: "100 g sugar, plus 2 tbsp for sprinkling". */
+  spare: boolean
 }
 
 const BESIDE = /\b(?:for|to) (?:the )?(?:tops?|topping|dust\w*|finish\w*|decorat\w*|serv\w*|sprinkl\w*|tins?|pans?)\b/i
+
+const SPARE = /\b(?:plus|extra|more)\b/i
 
 /** What each line of a recipe may be called by. */
 export function lineKeys(recipe: Recipe): LineKey[] {
@@ -121,6 +125,7 @@ export function lineKeys(recipe: Recipe): LineKey[] {
               words: new Set(tokenise(shared(l.text) ? (l.named ?? '') : l.text).flatMap((t) => (t.kind === 'word' ? [t.stem] : []))),
               allowed: l.allowed ?? [],
               beside: BESIDE.test(l.text),
+              spare: SPARE.test(l.text),
             },
           ]
         : [],
@@ -174,6 +179,7 @@ const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(nul
   tablespoonful: 0.1,
   touch: 0.01,
 }) as Record<string, number>
+const EXTRA = /^(?:extra|additional)$/
 const TARGETS = /^(?:into|over|onto|to|on|upon)$/
 
 function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { share?: number; rest?: true } {
@@ -242,6 +248,12 @@ const isCompound = ({ tokens: t, mentions }: Scan, m: Mention): boolean => {
   )
 }
 
+/** "Ice cream", "ice-cream": the token where the whole word begins; its own where there is no ice. */
+export function icedFrom(t: readonly Token[], at: number): number {
+  if (t[at - 1]?.word === 'ice') return at - 1
+  return t[at - 1]?.text === '-' && t[at - 2]?.word === 'ice' ? at - 2 : at
+}
+
 /** A number that is said and fits, or does not. */
 const COUNTED = 1.5
 
@@ -251,6 +263,7 @@ const STATE = /^(?:stiff|thick|soft|warm|smooth|firm)$/
 /** The lines that the mentions of a piece may mean. */
 export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candidate[] {
   const t = s.tokens
+  const isSpare = (l: { part: number; line: number }) => keys.some((k) => k.spare && k.part === l.part && k.line === l.line)
   return (
     s.mentions
       .filter((m) => m.head >= p.from && m.head < p.to && !p.masked.has(m.head) && m.head !== p.at)
@@ -261,7 +274,7 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
       .filter((m) => !isManner(s, m) && !isCompound(s, m))
       // A heading names a part: "Cream: sprinkle the gelatine …".
       .filter((m) => !(t[m.to]?.text === ':' && t[m.to]!.from === t[m.to - 1]!.to && (m.from === 0 || /^[.!?]$/.test(t[m.from - 1]!.text))))
-      .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && t[m.from - 1]?.word !== 'ice')
+      .filter((m) => !(m.words.length === 1 && m.words[0] === 'ice') && icedFrom(t, m.from) === m.from)
       .concat(collectives(s, p))
       .sort((a, b) => a.from - b.from)
       .map((m): Candidate => {
@@ -290,6 +303,8 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
           lines = keys
             .filter((k) => (word === 'agent' ? k.kind === 'leavener' && k.id !== 'yeast' : k.kind === 'flour' || k.kind === 'starch'))
             .map((k) => ({ part: k.part, line: k.line, score: 1.6, id: k.id }))
+        // "The extra sugar": of the line that has some.
+        if (EXTRA.test(t[m.from - 1]?.word ?? '') && lines.some(isSpare)) lines = lines.filter(isSpare)
         // "the three milks": of the part that has three.
         const said = valueAt(t, m.from - 1)
         const wanted = plural && said && said.next === m.from ? said.value : undefined

@@ -27,6 +27,9 @@ describe('reading an ingredient line', () => {
     ['2,5 dl buttermilk', 'eu', 'buttermilk', 257],
     ['1 tablespoon honey', 'au', 'honey', 28.4],
     ['a pinch of salt', 'uk', 'salt', 0.37],
+    ['2 cans (400 g) coconut milk', 'uk', 'coconut-milk-can', 800],
+    ['2 tubs (400 g) cream cheese', 'uk', 'cream-cheese', 400],
+    ['4 pots (500g) plain yogurt', 'uk', 'yogurt-plain', 500],
     ['3 x 100 g bars dark chocolate', 'uk', 'chocolate-dark', 300],
     ['½ cup aquafaba (liquid from canned chickpeas)', 'us', 'aquafaba', 119],
   ] as const)('%s (%s)', (text, region, id, grams) => {

@@ -156,6 +156,19 @@ function believable(a: Alternate, base: Measure, w: Weighed): boolean {
   return share > least && share < most
 }
 
+/** A can of fruit, beans or milk, grams: the usual one of every country. */
+const CAN_GRAMS = 400
+
+/** "2 small pots (300 g)": what stands in the bracket is nearer to the usual package when it is shared out among them. */
+function ofAll(base: Measure, pick: Measure, w: Weighed): boolean {
+  const canned = w.words.has('can') || w.words.has('tin')
+  const usual = canned ? CAN_GRAMS : w.ingredient && packageGrams(w.ingredient, w.region)
+  if (!usual || pick.packed) return false
+  const off = (grams: number) => Math.abs(Math.log(grams / usual))
+  const grams = pick.low * oneOf(pick, w).grams
+  return grams > 0 && off(grams / base.low) < off(grams)
+}
+
 /** "2 cans (14 oz)": what stands in the bracket is of one of them. */
 function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
   const { base } = group
@@ -168,7 +181,7 @@ function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
     // "½ can (14 oz)", "1/2 can (from a 14 oz can)" is half of one; "½ sachet (4 g)" is what goes in.
     return base.unit.kind === 'package' && (pick.packed === true || w.tokens.slice(pick.from - 3, pick.from).some((x) => x.word === 'from'))
   }
-  if (base.unit.kind === 'package') return true
+  if (base.unit.kind === 'package') return !ofAll(base, pick, w)
   // "2 (8 oz) packages", "3 x (200 g) tubs"
   if (base.unit.id !== 'piece' || t[base.to]?.text !== '(') return false
   const close = t.findIndex((x, i) => i > base.to && x.text === ')')

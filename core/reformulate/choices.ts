@@ -23,6 +23,8 @@ export type Choice =
 
 /** Fat of a foam of whites alone, per cent of its flour. */
 const FATLESS = 3
+/** Water per gram of what drinks it under which a mix is a dough and does not fold: cookie doughs have 0.4 to 0.7, brownies from 0.8. */
+const FOLDS = 0.75
 
 /** One thing to deal with, and the ways to do it. */
 export interface Slot {
@@ -78,9 +80,16 @@ export function slotsOf(
   }
   const open = (key: string, choices: Choice[]) => choices.length && slots.push({ key, choices })
 
+  // A dough that is pressed or shaped by hand has nothing that a foam could be folded into.
+  const stiff = s.family !== 'foam' && (s.metrics.moisture ?? FOLDS) < FOLDS
   if (eggsGo) {
     const schools = wanted(
-      SCHOOLS.filter((x) => (!x.raisedOnly || RAISED.includes(family)) && !x.notFor?.includes(family) && !(x.foams && s.signs.mug)),
+      SCHOOLS.filter(
+        (x) =>
+          (!x.raisedOnly || RAISED.includes(family)) &&
+          !x.notFor?.includes(family) &&
+          !(x.foams && (s.signs.mug || (stiff && !named.has(x.id)))),
+      ),
     )
     if (schools.length)
       open(

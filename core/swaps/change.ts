@@ -56,8 +56,8 @@ export interface Rework {
 export interface OvenChange {
   /** °C, negative for cooler. */
   celsius?: number
-  /** Minutes more (or fewer). */
-  minutes?: number
+  /** Share of the baking time that comes on top, negative for sooner. */
+  time?: number
   why: string
 }
 

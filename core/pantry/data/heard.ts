@@ -73,7 +73,7 @@ const HEARD_LISTS: Record<string, string> = {
     'oil|refined oil|frying oil|seed oil|veg oil|vegetable oil|sunflower seed oil|soyabean oil|soybean oil|soya oil|avocado oil|rapeseed oil|grapeseed oil|sunflower oil|cooking oil|peanut oil|tasteless oil|mild oil|neutral oil|salad oil|maize oil',
   'oil-olive': 'olive oil|extra virgin oil|mild olive oil|evoo',
   'oil-coconut': 'coconut oil|coconut fat|palm kernel fat|coconut butter|coconut oil melted',
-  'peanut-butter': 'peanut butter|groundnut paste|groundnut butter|peanut paste',
+  'peanut-butter': 'peanut butter|pb|groundnut paste|groundnut butter|peanut paste',
   'almond-butter': 'almond butter|cashew butter|nut butter',
   tahini: 'tahini|tahina|tahin|tahine',
   // egg

@@ -258,16 +258,18 @@ export function eggMention(
     sheet.placeEgg(found.part)
     return drop(sheet, work, np, clause, m, found.ingredient)
   }
-  // "Eggs in one by one": the little word goes along.
-  const manner = /^(\s+in)?,?\s*(?:(?:one|1) (?:at a time|by (?:one|1)|after (?:the other|another))|singly|individually)/i.exec(
-    work.text.slice(np.to),
-  )
+  // "Eggs in one by one", "eggs go in next, one by one": the little words go along.
+  const manner =
+    /^(\s+(?:(?:go|come)\s+)?in(?:\s+(?:next|now|then))?)?,?\s*(?:(?:one|1) (?:at a time|by (?:one|1)|after (?:the other|another))|singly|individually)/i.exec(
+      work.text.slice(np.to),
+    )
   const beaten = /^,?\s*(?:lightly )?(?:beaten|whisked|separated)\b/i.exec(work.text.slice(np.to))
   const to = np.to + (manner?.[0].length ?? beaten?.[0].length ?? 0)
   if (names.length) {
     sheet.placeEgg(found.part)
     const how = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
-    const pour = `${manner?.[1] ?? ''}${how}`
+    const goes = (manner?.[1] ?? '').replace(/\b(?:go|come)\b/i, (verb) => (names.length > 1 ? verb : /go/i.test(verb) ? 'goes' : 'comes'))
+    const pour = `${goes}${how}`
     work.edits.push(...inList(work, np.from, to, [withArticle(names[0]!), ...names.slice(1)], pour))
     if (!sheet.r.egg?.foams && clause?.act === 'mix') unfroth(work, clause)
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)

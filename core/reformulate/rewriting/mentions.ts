@@ -1,7 +1,7 @@
 import { isLine, type Act, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
-import { isManner } from '../../method/thing'
+import { icedFrom, isManner } from '../../method/thing'
 import { ingredientOf, need } from '../../pantry/pantry'
 import { standInsFor } from '../../swaps/standins'
 import { forbidden } from '../allowed'
@@ -120,10 +120,10 @@ function besideTheRecipe(sheet: Sheet, work: Work, m: Mention, listed: boolean):
   const own = work.text.slice(at, tokens[m.to - 1]!.to)
   if (listed) for (const l of sheet.added()) if (l.ingredient === standIn.brings[0]!.ingredient) sheet.say(l)
   // Ice cream is bought, and there is some without milk.
-  const frozen = tokens[m.from - 1]?.word === 'ice'
+  const from = icedFrom(tokens, m.from)
   work.edits.push(
-    frozen
-      ? { from: tokens[m.from - 1]!.from, to: tokens[m.to - 1]!.to, words: `dairy-free ice ${own}` }
+    from < m.from
+      ? { from: tokens[from]!.from, to: tokens[m.to - 1]!.to, words: `dairy-free ${work.text.slice(tokens[from]!.from, at)}${own}` }
       : { from: at, to: tokens[m.to - 1]!.to, words: sheet.name(standIn.brings[0]!.ingredient) },
   )
   work.why.add(`${capital(food.names[0]!)} would not suit everybody at the table.`)

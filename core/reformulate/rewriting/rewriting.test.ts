@@ -76,13 +76,16 @@ describe('things go in where they are poured', () => {
 })
 
 describe('what cannot be counted goes in by and by', () => {
-  it.each(['Beat in the eggs one by one.', 'Eggs in one at a time.', 'Beat well; eggs in singly.'])('%s', (step) => {
-    const { told } = first(
-      `Sponge\n150 g butter\n150 g caster sugar\n3 eggs\n200 g self-raising flour\n\nMethod:\nCream the butter and sugar.\n${step}\nFold in the flour. Bake in a 20 cm round tin at 180 C for 40 minutes.`,
-      ['eggless'],
-    )
-    expect(told).not.toMatch(/one by one|one at a time|singly/i)
-  })
+  it.each(['Beat in the eggs one by one.', 'Eggs in one at a time.', 'Beat well; eggs in singly.', 'Eggs go in next, one by one.'])(
+    '%s',
+    (step) => {
+      const { told } = first(
+        `Sponge\n150 g butter\n150 g caster sugar\n3 eggs\n200 g self-raising flour\n\nMethod:\nCream the butter and sugar.\n${step}\nFold in the flour. Bake in a 20 cm round tin at 180 C for 40 minutes.`,
+        ['eggless'],
+      )
+      expect(told).not.toMatch(/one by one|one at a time|singly/i)
+    },
+  )
 })
 
 describe('what is left of a sentence still says what is done', () => {

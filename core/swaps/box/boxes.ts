@@ -92,7 +92,7 @@ export const boxPudding: ChangeSchool = {
   },
   sides: { crumb: 'Dense, very moist', flavour: 'Sweeter, vanilla', keeps: 'Four days', effort: 'One more packet' },
   steps: [{ at: 'after', text: 'Bake five to ten minutes longer than the box says.', why: 'It holds more water.' }],
-  oven: { minutes: 7, why: 'More water to bake out.' },
+  oven: { time: 0.2, why: 'More water to bake out.' },
   cannot: 'Sweeter, and salty with some packets.',
   standing: 0.2,
   source: 'Common doctored-box practice: a small instant packet and a cup of sour cream to a box',

@@ -35,7 +35,7 @@ export const dairyForFat: ChangeSchool = {
   },
   sides: { crumb: 'Soft, close, moist', flavour: 'Slight tang', keeps: 'Two to three days', effort: 'None' },
   steps: [{ at: 'after', text: 'Look five minutes early: with less fat it is done sooner.', why: 'Fat slows drying.' }],
-  oven: { minutes: -3, why: 'Less fat: done sooner.' },
+  oven: { time: -0.1, why: 'Less fat: done sooner.' },
   cannot: 'Does not cream: beat the sugar with the eggs instead, or expect a closer crumb.',
   standing: 0.2,
   source: 'Reduced-fat baking practice: cultured dairy for half of the fat, soda to meet its acid',

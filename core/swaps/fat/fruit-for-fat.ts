@@ -29,7 +29,7 @@ export const fruitForFat: ChangeSchool = {
       why: 'Fat keeps gluten short.',
     },
   ],
-  oven: { minutes: -3, why: 'Less fat: done sooner.' },
+  oven: { time: -0.1, why: 'Less fat: done sooner.' },
   cannot: 'Does not cream: the crumb is closer and springier.',
   standing: 0.1,
   source: 'Reduced-fat baking practice: half of the fat to three quarters of its weight in purée',

@@ -38,7 +38,7 @@ export function flourSchool(f: FlourMix): ChangeSchool {
     title: f.title,
     sides: f.sides,
     steps: f.steps,
-    oven: { minutes: 4, why: 'It holds more water: bake a little longer, and test with a skewer.' },
+    oven: { time: 0.12, why: 'It holds more water: bake a little longer, and test with a skewer.' },
     cannot: f.cannot,
     standing: f.standing,
     source: f.source,

@@ -16,7 +16,7 @@ export const cutSugar: ChangeSchool = {
   },
   sides: { crumb: 'A little firmer, finer', flavour: 'Less sweet, more of everything else', keeps: 'A day less', effort: 'None' },
   steps: [{ at: 'after', text: 'It browns late: judge it by its middle, not by its colour.', why: 'Less sugar, less browning.' }],
-  oven: { minutes: -3, why: 'Less sugar: it sets sooner.' },
+  oven: { time: -0.1, why: 'Less sugar: it sets sooner.' },
   cannot: 'Sugar keeps a crumb soft and moist: it stales sooner.',
   standing: 0.05,
   source: 'General practice: a quarter to a third of the sugar may go from most cakes; more changes the crumb',
