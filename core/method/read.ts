@@ -10,10 +10,11 @@ import { heatsOf } from './clock'
 import { piecesOf, type Piece } from './clause'
 import { signsIn } from './signs'
 import type { Act, Clause, GroupThing, LineThing, Method, Step, Thing } from './step'
+import { byOwnWords } from './own-word'
 import { candidatesOf, groupsIn, lineKeys, MADE, type Candidate, type FoundGroup } from './thing'
 
 /** A piece with what may be meant by it. */
-interface Draft {
+export interface Draft {
   step: number
   piece: Piece
   scan: Scan
@@ -151,6 +152,7 @@ function draftsOf(recipe: Recipe, region: Region): Draft[] {
       })
     }
   })
+  byOwnWords(drafts, keys)
   drafts.forEach((d, n) => (d.lists ||= listsOnly(d, drafts.slice(n + 1))))
   return withBake(drafts)
 }
@@ -262,14 +264,16 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
         const lines = d.candidates.map((c) => {
           const own = c.lines.filter((l) => l.part === part)
           // "Rub dry and fat", "add A to the yolks": bowls of one batter are one.
-          const here = own.length || !bowls.has(part) ? own : c.lines.filter((l) => bowls.has(l.part))
-          if (!here.length) {
+          const near = own.length || !bowls.has(part) ? own : c.lines.filter((l) => bowls.has(l.part))
+          if (!near.length) {
             if (c.lines.length && !c.target) score += ELSEWHERE
             return []
           }
           // "Drizzle the milk over", once the three milks are whisked together: what was made of them.
           const gone = (l: { part: number; line: number }) =>
             (used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0) >= 1
+          // "The chocolate mixture" is of the chocolate that is in it.
+          const here = c.made && near.some(gone) ? near.filter(gone) : near
           if (here.length > 1 && !c.all && !c.rest && !c.share && c.mention.words.length === 1 && here.every((l) => l.score < 2 && gone(l)))
             return []
           const value = (l: { part: number; line: number; score: number }) => {

@@ -22,6 +22,8 @@ export interface Candidate {
   all: boolean
   /** All that its word can mean, however particular: "both sugars". */
   both?: true
+  /** What was made of it before: "the choc mix". */
+  made?: true
   /** A word for all that is left of its kind: "the fruit". */
   mass?: true
 }
@@ -142,6 +144,8 @@ const BESIDE_LESS = 0.5
 
 /** How well a mention names a line; 0 where it does not. */
 function scoreOf(m: Mention, k: LineKey): number {
+  // "The chunks": of whatever lists some.
+  if (m.id === '' && FORMS.test(`${m.words[0]!}s`)) return k.words.has(m.words[0]!) ? 1.6 : 0
   const extra = m.words.filter((w) => k.named.has(w)).length * 0.1
   if (k.id === m.id) return 2.5 + extra - (k.beside && m.words.length === 1 && m.words[0]! in GENERIC ? BESIDE_LESS : 0)
   if (k.allowed.includes(m.id)) return 2.1
@@ -179,6 +183,8 @@ const SHARES: Readonly<Record<string, number>> = Object.assign(Object.create(nul
   tablespoonful: 0.1,
   touch: 0.01,
 }) as Record<string, number>
+/** "The choc mix", "the egg mousse": what was made of it before. */
+const MIXED_BEFORE = /^(?:mix|mixture|mousse|mass|paste|batter|foam)$/
 const EXTRA = /^(?:extra|additional)$/
 const TARGETS = /^(?:into|over|onto|to|on|upon)$/
 
@@ -201,11 +207,14 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
 
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
 const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix|sweeteners?|block)$/
+/** What things are cut to names them too: "stir in the chunks", where lines list chunks. */
+export const FORMS = /^(?:chunks|pieces|shards|buttons|drops|morsels|shavings|cubes|curls|nibs|slivers)$/
 
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
     const i = p.from + n
-    if (!COLLECTIVE.test(x.word) || p.masked.has(i) || i === p.at || s.mentions.some((m) => i >= m.from && i < m.to)) return []
+    const form = FORMS.test(x.word) && !/^(?:into|in|to|as|of|small|big|large|bite|even|like)$/.test(s.tokens[i - 1]?.word ?? '')
+    if (!(COLLECTIVE.test(x.word) || form) || p.masked.has(i) || i === p.at || s.mentions.some((m) => i >= m.from && i < m.to)) return []
     if (
       // "Beat the mix with the water": the box, where it is worked on; poured into its tin it is the batter.
       (x.word === 'mix' &&
@@ -322,8 +331,9 @@ export function candidatesOf(s: Scan, p: Piece, keys: readonly LineKey[]): Candi
           mention: m,
           lines,
           target,
-          all: plural || before === 'both',
+          all: plural || before === 'both' || (m.id === '' && FORMS.test(t[m.head]!.word)),
           ...(before === 'both' && { both: true as const }),
+          ...(MIXED_BEFORE.test(t[m.to]?.word ?? '') && { made: true as const }),
           ...(m.words.length === 1 && t[m.head]!.word === 'fruit' && { mass: true as const }),
           ...shareOf(t, m, s, p.from),
           ...(as && { as }),

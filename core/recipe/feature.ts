@@ -55,7 +55,7 @@ const VAGUE =
   /^(?:extra|enough|a little|some|few|a few|q\.b|more|plus|pinch|zest|juice|grated|peel|rind|skin|whites?|yolks?|squeeze|splash|drop|touch|knob|handful)\b/i
 /** "icing sugar, to dust", "sliced almonds for topping": a thing without an amount, and what it is for. */
 const USED_FOR =
-  /^(?:[+&]\s*)?\p{L}[\p{L}’' -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|forms?|mou?lds?|dish|tray|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
+  /^(?:[+&]\s*)?\p{L}[\p{L}’'+& -]{2,40}?(?:,\s*|\s+\(?|\s+[-–—]\s*)(?:to (?:dust|serve|decorate|finish|garnish|taste|sprinkle|drizzle|glaze|grease|coat|top|roll|brush|line)\b|(?:for|as) (?:the )?(?:\p{L}+ing|tins?|pans?|forms?|mou?lds?|dish|tray|top|decoration|garnish|sprinkling)\b)[^.!?:]{0,24}$/iu
 /** "chopped pistachios & dried rose petals": a thing as it is prepared, with no amount. */
 const PREPARED =
   /^(?:(?:finely|roughly|coarsely|lightly|thinly|freshly) )?(?:chopped|sliced|toasted|roasted|grated|shaved|crushed|crumbled|dried|candied|crystalli[sz]ed|flaked|slivered|whipped|melted|fresh)\s+\p{L}/iu
@@ -182,7 +182,8 @@ export function featuresOf(row: Row): Features {
     notes: NOTES.test(text),
     equipment: EQUIPMENT.test(text),
     clutter: CLUTTER.test(text),
-    meta: META.test(text),
+    // "1 hr 10 | serves 10 | easy"
+    meta: META.test(text) || (s.mentions.length === 0 && text.split(/\s+[|·•]\s+/).some((x, i) => i > 0 && META.test(x))),
     strongMeta: STRONG_META.test(text),
     nutrition: NUTRITION.test(text),
     speech: SPEECH.test(text),

@@ -223,9 +223,21 @@ function isThing(text: string, opens: boolean): boolean {
 const NEXT_AMOUNT = /,\s+(?=(?:[\d½¼¾⅓⅔⅛]|(?:a )?pinch\b))/i
 const LEAST_LISTED = 4
 
+/** "… a pinch of salt. Syrup: juice of 2 lemons, 80 g sugar": another part begins in the same row. */
+const PART_BEGINS = /[.;]\s+(?=(?:for the )?\p{L}[\p{L} ]{2,22}:\s+\S)/iu
+function byParts(r: Row): Row[] {
+  if (r.text.split(NEXT_AMOUNT).length < LEAST_LISTED || !isIngredient(r.text.replace(/^[\p{L} ]{2,30}:\s+/u, ''))) return [r]
+  return r.text.split(PART_BEGINS).flatMap((x, i) => {
+    const m = i ? /^([^:]+):\s+/.exec(x) : null
+    return m && scan(x).mentions.length
+      ? [row(`${m[1]}:`, r.source, 1), row(x.slice(m[0].length), r.source, 0)]
+      : [row(x, r.source, i ? 0 : r.gap)]
+  })
+}
+
 /** "[dry] flour 190 g // salt ¼ tsp": a row of whole ingredients is as many rows, under its label. */
 function unstrung(rows: readonly Row[]): Row[] {
-  return rows.flatMap((r) => {
+  return rows.flatMap(byParts).flatMap((r) => {
     const label = LABELLED.exec(r.text) ?? barLabel(r.text)
     const text = r.text.slice(label?.[0].length ?? 0)
     const barred = text.split(BARS)

@@ -40,7 +40,7 @@ export const withoutBullet = (text: string): string => {
 const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|wish|desired|want|using)\b|\bif u like\b/i
 /** Said without an amount because none is meant. */
 const NO_AMOUNT =
-  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your )?(?:tins?|pans?|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired|(?:dusting|sprinkling|scattering|scraping|grating) of)\b|^(?:chopped|toasted|crushed|flaked|slivered|candied|shaved) (?:\p{L}+ ){0,2}(?:nuts|almonds|hazelnuts|walnuts|pecans|pistachios|peanuts|flakes|petals)\b/iu
+  /\b(?:to taste|for (?:dusting|greasing|rolling|sprinkling|serving|decorat\w+|frying|brushing|coating|finishing|garnish\w*|lining|topping|flouring|(?:the |your |a )?(?:\p{L}+ )?(?:tins?|pans?|forms?|springform|moulds?|molds?|tray|dish|top|towel|work ?top|surface|rolling pin|board|dredging))|as (?:needed|required)|(?:to|for) (?:serve|decorate|finish|dust|grease|garnish|sprinkle|glaze|roll|fry|brush|coat|top)|q\.? ?b\.?|extra|more|as desired|(?:dusting|sprinkling|scattering|scraping|grating) of)\b|^(?:chopped|toasted|crushed|flaked|slivered|candied|shaved) (?:\p{L}+ ){0,2}(?:nuts|almonds|hazelnuts|walnuts|pecans|pistachios|peanuts|flakes|petals)\b/iu
 
 const CITRUS = ['lemon', 'lime', 'orange', 'grapefruit', 'clementine', 'mandarin', 'tangerine', 'nimbu'] as const
 /** Grams of juice in one fruit: common yields, lemon 3 tbsp, lime 2 tbsp, orange a third of a cup. */
@@ -242,7 +242,7 @@ function readItem(s: Scan, item: Item, text: string, region: Region, options: Li
         }
   }
   if (!item.group) {
-    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(own) && !optional
+    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(s.measures.length ? own : s.text) && !optional
     if (matters && !question)
       question = { about: 'amount', message: `How much ${name}? The line gives no amount, so it counts as none.`, choices: [] }
     return { line, ...(question && { question }) }

@@ -340,3 +340,24 @@ describe('what looks like something else', () => {
     expect(JSON.stringify(steps[0]!.clauses[0]!.things)).toMatch(/sugar-brown/)
   })
 })
+
+describe('rows that tell of the tin, the table and the next part', () => {
+  const parts = (text: string) => parse(text).parts.map((p) => [p.role, p.lines.map((l) => l.ingredient)])
+
+  it('a fat and crumbs for the form are no step, and ask for no amount', () => {
+    const page =
+      'Ring cake\n200 g butter\n200 g sugar\n4 eggs\n300 g flour\n2 tsp baking powder\n100 ml milk\nbutter + semolina for the ring form\n\nBeat all but the flour. Fold in the flour and baking powder. Fill a 22 cm ring form and bake at 175 C for 50 minutes.'
+    const { recipe, questions } = answer('parse', { text: page, region: 'uk' })
+    expect(recipe.method.join(' ')).not.toMatch(/for the ring form/)
+    expect(questions).toEqual([])
+  })
+
+  it('times and servings between bars head no part; a part that begins in the same row is one', () => {
+    const page =
+      'YOGURT SLAB\n45 min | serves 12 | very easy\n\n200g plain yogurt, 180g caster sugar, 3 eggs, 120ml oil, 250g self-raising flour, pinch salt. Glaze: 100g icing sugar, juice 1 lemon.\n\nWhisk all of the cake. Bake in a 20 cm square tin at 170C for 40 min. Mix the glaze and spread over the cold cake.'
+    expect(parts(page)).toEqual([
+      ['batter', ['yogurt-plain', 'sugar-white', 'egg-whole', 'oil-vegetable', 'flour-self-raising', 'salt']],
+      ['frosting', ['sugar-icing', 'lemon-juice']],
+    ])
+  })
+})

@@ -267,7 +267,8 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
   const placeAdded = (group: Group, part: number, gone: string | null) => {
     const here = group.added.filter((o) => gone === null || o.replaces.includes(gone))
     group.added = group.added.filter((o) => !here.includes(o))
-    for (const o of here) {
+    for (const whole of here) {
+      const o = ownShare(group, whole, part, gone)
       const same = lines.find((l) => l.status === 'added' && l.partIndex === part && l.ingredient === o.ingredient)
       if (same) {
         // Two schools bring the same: one line.
@@ -296,6 +297,20 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
       })
       recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, ask.region, { prep: null }))
     }
+  }
+
+  /** Milk of two batters goes in as much of each as was there: what is left for later parts waits. Eggs are whisked in one bowl. */
+  function ownShare(group: Group, o: Outcome, part: number, gone: string | null): Outcome {
+    if (gone === null || need(gone).kind === 'egg') return o
+    const left = [...group.removed.keys()].flatMap((key) => places.get(key) ?? []).filter((p) => p.ingredient.id === gone && p.part >= part)
+    const grams = (all: readonly Place[]) => all.reduce((sum, p) => sum + p.grams, 0)
+    const later = left.filter((p) => p.part > part)
+    const share = grams(left) > 0 ? 1 - grams(later) / grams(left) : 1
+    const step = o.to > 40 ? 5 : 1
+    const own = Math.round((o.to * share) / step) * step
+    if (!later.length || own <= 0 || own >= o.to) return o
+    group.added.push({ ...o, to: o.to - own, kitchen: null })
+    return { ...o, to: own, kitchen: null }
   }
 
   s.recipe.parts.forEach((part, p) =>

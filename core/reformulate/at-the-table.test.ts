@@ -48,3 +48,24 @@ describe('“the extra sugar”', () => {
     expect(icing.map((s) => s.text)).toEqual([expect.stringMatching(/^Whip the cream/)])
   })
 })
+
+describe('a tin that is floured', () => {
+  it.each([
+    ['Butter & flour a ring pan.', /dust a ring pan with gluten-free flour/],
+    ['Grease and flour the tins.', /dust the tins with gluten-free flour/],
+    ['Grease the tin and flour it well.', /dust it well with gluten-free flour/],
+  ])('%s takes flour without gluten where no line has flour', (first, expected) => {
+    const text = `Box cake\n1 box yellow cake mix\n3 eggs\n120 ml oil\n240 ml water\n\nMethod\n${first} Beat all for 2 minutes, pour into the tins and bake at 180 C for 35 minutes.`
+    expect(told(text, ['gluten-free'])).toMatch(expected)
+  })
+})
+
+describe('milk of two batters', () => {
+  it('is changed in each', () => {
+    const text =
+      'Two-tone ring\n200 g butter\n200 g sugar\n4 eggs\n300 g plain flour\n2 tsp baking powder\n90 ml milk\n\nDark batter\n25 g cocoa\n30 g sugar\n3 tbsp milk\n\nMethod\nBeat the butter and sugar, add the eggs, then the flour and baking powder by turns with the milk. Put half in a ring tin. Stir cocoa, sugar and milk into the rest and spread on top. Bake at 175 C for 50 minutes.'
+    const milk = options(text, ['dairy-free'])[0]!.lines.filter((l) => l.ingredient === 'soy-milk')
+    expect(milk.map((l) => l.partIndex)).toEqual([0, 1])
+    for (const l of milk) expect(l.to).toBeGreaterThan(35)
+  })
+})

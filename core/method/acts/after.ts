@@ -86,7 +86,8 @@ export const AFTER: readonly Rule[] = [
   [
     'cool',
     (c) =>
-      says(c, /\b(?:cools?|cooling|cold|lukewarm|tepid|cooled)\b/) &&
+      // "Pour the cooled syrup over": cool already.
+      says(c, /\b(?:cools?|cooling|cold|lukewarm|tepid|(?<!\b(?:the|your|with|of) )cooled)\b/) &&
       (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'unmould') &&
       !says(c, /\bcold (?:water|milk|butter|cakes?|cream|layers?)\b/) &&
       !c.places.has('fridge'),

@@ -1,7 +1,7 @@
 import { isLine, type Act, type Clause, type LineThing } from '../../method/step'
 import type { Mention } from '../../language/name'
 import { capital, joined, phraseOf } from '../../method/text'
-import { icedFrom, isManner } from '../../method/thing'
+import { FORMS, icedFrom, isManner } from '../../method/thing'
 import { ingredientOf, need } from '../../pantry/pantry'
 import { standInsFor } from '../../swaps/standins'
 import { forbidden } from '../allowed'
@@ -16,11 +16,12 @@ export function renameAll(sheet: Sheet, work: Work): void {
   // "The crumbs", "the fruit" are so still, whatever they are made of now.
   for (const c of work.clauses)
     for (const x of c.things) {
-      if (!isLine(x) || !/^(?:crumbs?|fats?|fruits?|mix)$/i.test(work.text.slice(...x.span))) continue
+      const word = work.text.slice(...x.span).toLowerCase()
+      if (!isLine(x) || !(/^(?:crumbs?|fats?|fruits?|mix)$/.test(word) || FORMS.test(word))) continue
       if (s.mentions.some((m) => s.tokens[m.from]!.from === x.span[0])) continue
       const { kind, by } = sheet.fateOf(x.part, x.ingredient)
       // One fat for another is called by its name.
-      if (kind === 'swapped' && by.length === 1 && /^fats?$/i.test(work.text.slice(...x.span)))
+      if (kind === 'swapped' && by.length === 1 && /^fats?$/.test(word))
         work.edits.push({ from: x.span[0], to: x.span[1], words: sheet.name(by[0]!.ingredient) })
       // So is what only differs by being free of gluten.
       if (by.length === 1 && by[0]!.ingredient === `${x.ingredient}-gf` && !sheet.isSaid(by[0]!))
@@ -56,14 +57,14 @@ export function renameAll(sheet: Sheet, work: Work): void {
         work.edits.push({ from: t.from, to, words: m.words.at(-1) === 'white' ? 'Foam' : 'Batter' })
       continue
     }
-    if (/^(?:mixture|batter|foam|mix|mass)$/.test(next)) {
+    if (/^(?:mixture|batter|foam|mousse|mix|mass)$/.test(next)) {
       const words = isEgg(found.ingredient)
         ? standing(sheet, found.part, next)
         : fate.kind === 'swapped'
           ? `${joined(fate.by.map((b) => sheet.name(b.ingredient)))} `
           : ''
       // There is no foam any more where only a mixture was whisked.
-      const foam = next === 'foam' && !sheet.r.egg?.foams
+      const foam = /^(?:foam|mousse)$/.test(next) && !sheet.r.egg?.foams
       work.edits.push({ from: t.from, to: foam ? s.tokens[m.to]!.to : s.tokens[m.to]!.from, words: foam ? 'mixture' : words })
       continue
     }
@@ -131,7 +132,7 @@ function besideTheRecipe(sheet: Sheet, work: Work, m: Mention, listed: boolean):
 
 /** What the "egg mixture" is called now: by what stands there, where that is one thing. */
 function standing(sheet: Sheet, part: number, next: string): string {
-  if (next === 'foam' || sheet.r.egg?.foams) return ''
+  if (/^(?:foam|mousse)$/.test(next) || sheet.r.egg?.foams) return ''
   const name = (sheet.stands.get(part) ?? (sheet.batterParts.has(part) ? sheet.called : '')).replace(/ (?:mixture|foam)$/, '')
   return name && !/^[\d¼½¾⅓⅔⅛]/.test(name) ? `${name} ` : ''
 }
@@ -334,6 +335,23 @@ export function restAmounts(sheet: Sheet, work: Work): void {
   }
 }
 
+/** "Grease and flour a tin": the verb. */
+const FLOURS = /\bflour(?= (?:an?|the|two|three|your|it|them|tins?|pans?|well|\d)\b)(?<=(?:^|[.;,:]\s*|\b(?:and|then) |[&+] ?)flour)/gi
+/** What is floured, up to the tin's own word. */
+const FLOURED_TIN =
+  /^[^,.;()]*?\b(?:tins?|pans?|mou?lds?|dish(?:es)?|bundt|springform|ring|form|it|them)\b(?: (?:tins?|pans?|mou?lds?|form|well|lightly)\b)*/i
+
+/** Flour for a tin comes out of the jar, and no line tells that it must be without gluten. */
+function flourTins(work: Work, tins: readonly (readonly [number, number])[]): void {
+  for (const x of work.text.matchAll(FLOURS)) {
+    if (!tins.some(([from, to]) => x.index >= from && x.index < to)) continue
+    const after = x.index + x[0].length
+    const object = FLOURED_TIN.exec(work.text.slice(after))
+    if (!object || /^ with\b/i.test(work.text.slice(after + object[0].length))) continue
+    work.edits.push({ from: after + object[0].length, to: after + object[0].length, words: ' with gluten-free flour' })
+  }
+}
+
 /** Words that name what left without being its mention: "creamed", "buttered", "floured", "whites". */
 export function rewordAll(sheet: Sheet, work: Work): void {
   const tins = work.clauses.filter((c) => c.act === 'ready-tin').map((c) => c.span)
@@ -359,7 +377,8 @@ export function rewordAll(sheet: Sheet, work: Work): void {
     )
   }
   if (sheet.r.glutenFree) {
-    put(/\bflour(?= (?:a|an|the|two|your|it|them|tins?|pans?|well)\b)(?<=(?:^|[.;,:]\s*|\band )flour)/gi, 'dust', '', true)
+    flourTins(work, tins)
+    put(FLOURS, 'dust', '', true)
     put(/\bfloured\b/gi, 'dusted')
     put(new RegExp(BREADS, 'gi'), 'dust')
   }
