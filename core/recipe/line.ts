@@ -242,7 +242,8 @@ function readItem(s: Scan, item: Item, text: string, region: Region, options: Li
         }
   }
   if (!item.group) {
-    const matters = ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(s.measures.length ? own : s.text) && !optional
+    const matters =
+      ingredient && !['salt', 'flavour'].includes(ingredient.kind) && !NO_AMOUNT.test(s.measures.length ? own : s.text) && !optional
     if (matters && !question)
       question = { about: 'amount', message: `How much ${name}? The line gives no amount, so it counts as none.`, choices: [] }
     return { line, ...(question && { question }) }
