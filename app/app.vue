@@ -5,7 +5,9 @@ import { useDevice } from '~/stores/device'
 import { useHistory } from '~/stores/history'
 import { useKitchen } from '~/stores/kitchen'
 import { openKitchen } from '~/kitchen/database'
+import { clockText } from '~/kitchen/timers'
 import { useShelf } from '~/stores/shelf'
+import { useTimers } from '~/stores/timers'
 
 const kitchen = useKitchen()
 const shelf = useShelf()
@@ -18,12 +20,17 @@ const LAY_BY_AFTER_MS = 4000
 const device = useDevice()
 const said = useSaid()
 const ready = ref(false)
+const timers = useTimers()
+// A tab in the background tells how long it is still.
+const countdown = computed(() => (timers.first ? `${clockText(timers.first.left)} ${timers.first.timer.label}` : ''))
+useHead({ titleTemplate: computed(() => (countdown.value ? `${countdown.value} · %s` : '%s')) })
 onMounted(async () => {
   const kept = await openKitchen()
   await kitchen.load()
   await cupboard.load()
   await shelf.load()
   if (kept === 'memory') shelf.inMemory()
+  timers.load()
   // The book follows once the shelf has been used for a moment: nobody waits for it.
   setTimeout(() => void import('~/stores/book').then(({ useBook }) => useBook().load()), BOOK_AFTER_MS)
   setTimeout(() => void device.layBy(), LAY_BY_AFTER_MS)
@@ -46,6 +53,7 @@ useEventListener(document, 'keydown', (e: KeyboardEvent) => {
   <TroubleBar />
   <AsideBar />
   <NewerBar />
+  <TimerStrip />
   <main id="main" tabindex="-1">
     <NuxtErrorBoundary v-if="ready">
       <NuxtPage />

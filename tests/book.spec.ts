@@ -7,7 +7,7 @@ async function bakeThrough(page: Page) {
   await place(page, 'Counter')
   await page.getByRole('button', { name: /^Begin|begin$/ }).click()
   await expect(page.getByText(/step 1 of/)).toBeVisible()
-  for (let i = 0; i < 60 && !page.url().includes('/book/'); i++) {
+  for (let i = 0; i < 240 && !page.url().includes('/book/'); i++) {
     const into = page.getByRole('button', { name: 'It is in the oven' })
     if (await into.isVisible()) await into.click()
     await page.keyboard.press('ArrowRight')

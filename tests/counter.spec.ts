@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { expect, expectNoBarriers, openRecipe, openShelf, place, test } from './kitchen'
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 })
-const onward = (page: Page) => page.getByRole('button', { name: /^(Done: |Go on without)/ })
+const onward = (page: Page) => page.getByRole('button', { name: /^(Done: |Go on without|Take it out already)/ })
 async function begin(page: Page, title: string) {
   await openShelf(page)
   await openRecipe(page, title)
@@ -73,8 +73,11 @@ test('one bake with scale and probe, a killed tab, and on where it stood', async
   await expect(other.getByText(/1 added/)).toBeVisible()
   await other.getByRole('button', { name: /^Done: bake/ }).click()
   await other.getByRole('button', { name: /^Done: cool/ }).click()
-  await other.getByRole('button', { name: /^Start the clock/ }).click()
-  await expect(other.getByRole('timer')).toHaveCount(2)
+  // Out of the oven its clock is over, and the ten minutes in the tin run by themselves.
+  const running = other.getByRole('region', { name: 'Running' })
+  await expect(running.getByRole('listitem')).toHaveCount(1)
+  await expect(running).toContainText('In the tin')
+  await expect(running.getByRole('timer')).toHaveText(/^(10:00|9:5\d)/)
   await other.getByRole('button', { name: /^Done: / }).click()
   for (const key of ['1', '2', '3']) await other.keyboard.press(key)
   await other.getByRole('button', { name: 'Done: fill the cold cake' }).click()
@@ -90,14 +93,27 @@ test('one bake with scale and probe, a killed tab, and on where it stood', async
 test('timers call when it is time, however long the page was away', async ({ page }) => {
   await page.clock.install({ time: new Date('2027-06-12T09:00:00') })
   await begin(page, 'Poppy-seed loaf')
-  for (let i = 0; i < 12 && !(await page.getByRole('button', { name: 'It is in the oven' }).isVisible()); i++) {
+  for (let i = 0; i < 80 && !(await page.getByRole('button', { name: 'It is in the oven' }).isVisible()); i++) {
     await page.keyboard.press('ArrowRight')
     await page.waitForTimeout(80)
   }
   await page.keyboard.press('t')
   await expect(page.getByText(/^Look in \d+ min$/)).toBeVisible()
+  // A finger that slipped takes nothing out of the oven.
+  await onward(page).dblclick()
+  await expect(onward(page)).toHaveText(/^Take it out already, after 0 min/)
+  // On every other screen, and in the title of the tab.
+  await place(page, 'Shelf')
+  const strip = page.getByRole('complementary', { name: 'Timers' })
+  await expect(strip).toContainText('In the oven · Poppy-seed loaf')
+  await expect(page).toHaveTitle(/^\d+:\d\d In the oven · /)
+  await expectNoBarriers(page)
   await page.clock.setFixedTime(new Date('2027-06-12T11:00:00'))
   await page.reload()
+  await expect(strip.getByRole('alert')).toHaveText('Time is up: In the oven')
+  await strip.getByRole('button', { name: 'Heard' }).click()
+  await expect(strip.getByRole('alert')).toHaveCount(0)
+  await strip.getByRole('link', { name: 'To the Counter' }).click()
   await expect(page.getByText('It should be done')).toBeVisible()
   await expect(page.getByRole('timer')).toHaveText(/^−/)
   await page.getByRole('button', { name: 'Not yet: four minutes more' }).click()
@@ -171,6 +187,8 @@ test('without hands: a lit screen, a voice, a swipe, and a sound when the time i
       [from, to],
     )
   await swipe(300, 60)
+  // Once more, later than a finger that slips.
+  await page.clock.runFor(500)
   await swipe(300, 60)
   await expect(heading(page)).toHaveText('Beat in the eggs one by one.')
   await swipe(60, 300)

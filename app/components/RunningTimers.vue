@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import IconX from '~icons/ph/x-bold'
-import { clockText, standing, type Timer } from '~/kitchen/timers'
+import { clockText, rings, standing, type Timer } from '~/kitchen/timers'
 
 /** Everything that runs by itself, soonest first. */
 const props = defineProps<{ timers: Timer[]; now: number }>()
-defineEmits<{ stop: [id: string]; longer: [id: string, minutes: number] }>()
+defineEmits<{ stop: [id: string]; longer: [id: string, minutes: number]; heard: [id: string] }>()
 const running = computed(() => props.timers.map((t) => standing(t, props.now)).sort((a, b) => a.left - b.left))
 const words = { runs: '', look: 'look now', over: 'time' } as const
 </script>
@@ -19,6 +19,9 @@ const words = { runs: '', look: 'look now', over: 'time' } as const
         <span v-if="words[r.state]" class="call">{{ words[r.state] }}</span>
         <span class="track" aria-hidden="true"><span :style="{ width: `${100 * r.share}%` }" /></span>
         <span class="deeds">
+          <ElButton v-if="rings(r.timer, now)" class="chip" type="primary" @click="$emit('heard', r.timer.id)">
+            Heard<span class="visually-hidden">: {{ r.timer.label }}</span>
+          </ElButton>
           <ElButton class="chip" @click="$emit('longer', r.timer.id, 4)">
             <span aria-hidden="true">+4 min</span><span class="visually-hidden">{{ r.timer.label }}: four minutes more</span>
           </ElButton>

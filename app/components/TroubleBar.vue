@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { downloadAll } from '~/kitchen/download'
+import { useKeeping } from '~/stores/keeping'
 import { useShelf } from '~/stores/shelf'
 
 const shelf = useShelf()
+const keeping = useKeeping()
+const message = computed(() => keeping.trouble?.message ?? shelf.trouble)
 </script>
 
 <template>
-  <div v-if="shelf.trouble" class="trouble look" role="alert">
-    <p>{{ shelf.trouble.message }}</p>
+  <div v-if="message" class="trouble look" role="alert">
+    <p>{{ message }}</p>
     <ElButton @click="downloadAll(shelf.versions)">Download my recipes</ElButton>
   </div>
   <div v-if="shelf.clashed" class="trouble look" role="status">

@@ -16,7 +16,9 @@ const FAR = 80
 /** Everything at the Counter without clean hands: keys, swipes, a lit screen. */
 export function useHandsFree(root: Ref<HTMLElement | null>, doing: Doing): void {
   useEventListener(document, 'keydown', (e: KeyboardEvent) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, select, textarea, [role=dialog]')) return
+    // A key held down goes one step.
+    if (e.repeat || e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, select, textarea, [role=dialog]'))
+      return
     const key = e.key
     const deed =
       key === 'ArrowRight' || key === 'PageDown'

@@ -31,6 +31,8 @@ export function useRing() {
     } catch {
       // A browser without sound still shows it.
     }
+    // A phone in a pocket.
+    navigator.vibrate?.([300, 150, 300])
     try {
       if (allowed.value) new Notification(title, { body, tag: title })
     } catch {

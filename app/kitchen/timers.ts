@@ -11,6 +11,8 @@ export interface Timer {
   look?: number
   /** It has called, once for each call. */
   called: number
+  /** Calls that the baker has heard. */
+  heard?: number
 }
 
 export interface Running {
@@ -34,6 +36,16 @@ export function standing(timer: Timer, now: number): Running {
 export const callsDue = (timer: Timer, now: number): number => {
   const { state } = standing(timer, now)
   return state === 'over' ? 2 : state === 'look' ? 1 : 0
+}
+
+/** A timer rings from its call on until it is heard. */
+export const rings = (timer: Timer, now: number): boolean => callsDue(timer, now) > (timer.heard ?? 0)
+
+/** The timer with so many minutes more: from now on, where it is over already. What has called by then counts as heard. */
+export function longer(timer: Timer, by: number, now: number): Timer {
+  const on = { ...timer, minutes: Math.max(timer.minutes, (now - timer.began) / 60_000) + by }
+  const due = callsDue(on, now)
+  return { ...on, called: due, heard: due }
 }
 
 /** "1:05:00", "12:30", "−2:10" for what is over. */

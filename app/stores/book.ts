@@ -18,6 +18,7 @@ import { small } from '~/kitchen/photo'
 import { follow } from '~/kitchen/sync'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
 
@@ -107,15 +108,7 @@ export const useBook = defineStore('book', () => {
     const next = new Map(map.value)
     next.set(t.id, t)
     map.value = next
-    try {
-      await database.trials.put(plain(t))
-    } catch {
-      useShelf().trouble = {
-        message:
-          'The bake could not be written to this browser’s storage: it is full or switched off. It is kept while this tab stays open.',
-        unsaved: 0,
-      }
-    }
+    await useKeeping().write(`bake ${t.id}`, 'The bake', () => database.trials.put(plain(t)))
   }
   async function erase(id: string) {
     const next = new Map(map.value)

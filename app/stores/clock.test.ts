@@ -5,6 +5,7 @@ import { database } from '~/kitchen/database'
 import { nowIso, STEP, useClock } from './clock'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
+import { useKeeping } from './keeping'
 import { useShelf } from './shelf'
 
 const MORNING = new Date('2027-06-12T08:00:00')
@@ -95,8 +96,10 @@ describe('a day', () => {
     const disk = vi.spyOn(database.days, 'put').mockImplementation(full as never)
     await clock.change({ serveAt: '2027-06-12T16:00' }, 'serving')
     disk.mockRestore()
-    expect(useShelf().trouble?.message).toMatch(/plan could not be written/)
+    expect(useKeeping().trouble?.message).toMatch(/plan could not be written/)
     expect(clock.day!.serveAt).toBe('2027-06-12T16:00')
+    await useKeeping().again()
+    expect((await database.days.toArray())[0]!.serveAt).toBe('2027-06-12T16:00')
   })
 })
 

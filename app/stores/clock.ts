@@ -12,6 +12,7 @@ import { database, type DayPlan, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
 import { preparedOf } from './prepared'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 import { useKitchen } from './kitchen'
 import { useShelf } from './shelf'
 
@@ -148,15 +149,8 @@ export const useClock = defineStore('clock', () => {
   async function put(next: DayPlan) {
     day.value = plain({ ...next, updatedAt: revise() })
     await compute()
-    try {
-      await database.days.put(plain(day.value))
-    } catch {
-      useShelf().trouble = {
-        message:
-          'The plan could not be written to this browser’s storage: it is full or switched off. It is kept while this tab stays open.',
-        unsaved: 0,
-      }
-    }
+    const kept = plain(day.value)
+    await useKeeping().write('plan', 'The plan', () => database.days.put(kept))
   }
   async function change(next: Partial<DayPlan>, label: string) {
     if (!day.value) return

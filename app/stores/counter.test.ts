@@ -4,6 +4,7 @@ import { bring, freshKitchen, full, newTab } from '../fixtures/kitchen'
 import { database, type Version } from '~/kitchen/database'
 import { recordOf, useBook } from './book'
 import { useCounter } from './counter'
+import { useKeeping } from './keeping'
 import { useShelf } from './shelf'
 
 beforeEach(freshKitchen)
@@ -110,8 +111,11 @@ describe('a bake at the Counter', () => {
     const disk = vi.spyOn(database.sessions, 'put').mockImplementation(full as never)
     await counter.goTo(1)
     disk.mockRestore()
-    expect(useShelf().trouble?.message).toMatch(/Keep this tab open/)
+    expect(useKeeping().trouble?.message).toMatch(/This bake could not be written/)
     expect(counter.session!.at).toBe(1)
+    await useKeeping().again()
+    expect(useKeeping().trouble).toBeNull()
+    expect((await database.sessions.toArray()).map((s) => s.at)).toEqual([1])
   })
 
   it('given up, nothing of it is kept', async () => {
@@ -140,22 +144,14 @@ describe('moments', () => {
     expect(recordOf(counter.session!).minutes).toBe(34)
   })
 
-  it('each call of a timer is told once, and a longer one calls again', async () => {
-    vi.useFakeTimers({ toFake: ['Date'] })
-    at(0)
+  it('out of the oven its clock is over, and the minutes in the tin run by themselves', async () => {
     const { counter } = await begun()
-    await counter.time('Chill', 20, 15)
-    const calls = async (minute: number) => (at(minute), (await counter.calls(Date.now())).map((t) => t.label))
-    expect(await calls(14)).toEqual([])
-    expect(await calls(15)).toEqual(['Chill'])
-    expect(await calls(16)).toEqual([])
-    expect(await calls(20)).toEqual(['Chill'])
-    expect(await calls(25)).toEqual([])
-    await counter.longer(counter.session!.timers[0]!.id, 5)
-    expect(await calls(29)).toEqual([])
-    expect(await calls(30)).toEqual(['Chill'])
-    await counter.untime(counter.session!.timers[0]!.id)
-    expect(await calls(90)).toEqual([])
+    const bake = kinds(counter).indexOf('bake')
+    await counter.goTo(bake)
+    await counter.intoOven()
+    await counter.goTo(bake + 1)
+    expect(counter.step!.kind).toBe('cool')
+    expect(counter.session!.timers.map((t) => [t.label, t.minutes])).toEqual([['In the tin', 10]])
   })
 
   it('the probe keeps a point every half minute and the newest', async () => {
@@ -189,5 +185,48 @@ describe('moments', () => {
     newTab()
     await useCounter().show(version)
     expect(useCounter().session).toBeNull()
+  })
+})
+
+describe('one bake in two tabs', () => {
+  /** The same bake as another tab holds it. */
+  async function twice() {
+    const { counter, version } = await begun()
+    newTab()
+    const other = useCounter()
+    await other.show(version)
+    return { counter, other, version }
+  }
+  const settle = () => new Promise((r) => setTimeout(r, 80))
+
+  it('is one bake: what is done in one is seen in the other, and neither takes back what the other did', async () => {
+    const { counter, other } = await twice()
+    expect(other.session!.id).toBe(counter.session!.id)
+    await other.goTo(2)
+    await settle()
+    expect(counter.session!.at).toBe(2)
+    await Promise.all([counter.time('Chill', 20), other.bowl(312)])
+    await settle()
+    for (const c of [counter, other]) expect(c.session).toMatchObject({ bowl: { bowlGrams: 312 }, timers: [{ label: 'Chill' }] })
+  })
+
+  it('begun in both at once is begun once', async () => {
+    const version = await bring()
+    const a = useCounter()
+    await a.show(version)
+    newTab()
+    const b = useCounter()
+    await b.show(version)
+    await a.begin()
+    await b.begin()
+    expect(b.session!.id).toBe(a.session!.id)
+    expect(await database.sessions.count()).toBe(1)
+  })
+
+  it('finished in one it is over in the other', async () => {
+    const { counter, other } = await twice()
+    await other.finish()
+    await settle()
+    expect(counter.session).toBeNull()
   })
 })

@@ -1,5 +1,6 @@
+import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { BalanceAnswer } from '../../core/contract/handle'
 import type { CounterAnswer, CounterStep } from '../../core/counter/steps'
 import type { Use } from '../../core/counter/uses'
@@ -7,20 +8,24 @@ import { paceOf, type CorePoint } from '../../core/counter/probe'
 import { poured, progress, targetReading, type Taring } from '../../core/counter/tare'
 import { HARD_NEEDS, type HardNeed } from '../../core/pantry/ingredient'
 import { ask, CoreRefusal } from '~/kitchen/core'
-import { revise } from '~/kitchen/revision'
+import { revise, seen } from '~/kitchen/revision'
 import { database, newId, type Session, type Version } from '~/kitchen/database'
 import { lacksOf } from '~/kitchen/records'
-import { callsDue, type Timer } from '~/kitchen/timers'
+import { callsDue, longer as later, type Timer } from '~/kitchen/timers'
 import { useBook } from './book'
 import { useCupboard } from './cupboard'
+import { useKeeping } from './keeping'
 import { useKitchen } from './kitchen'
 import { preparedOf, type Prepared } from './prepared'
-import { useShelf } from './shelf'
 
 /** Lighter than this is measured with a spoon, g. */
 const SPOONED = 8
+/** Longer than this a cake does not rest in its tin before it is turned out, minutes: it cools there. */
+const IN_TIN = 20
 /** Readings of the probe are kept so often, minutes of the oven. */
 const KEPT_EVERY = 0.5
+
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** One bake, step by step, as it happens. */
 export const useCounter = defineStore('counter', () => {
@@ -59,6 +64,14 @@ export const useCounter = defineStore('counter', () => {
     session.value?.probe && prepared.value?.bake ? paceOf(curve.value, session.value.probe.readings, prepared.value.bake.doneC) : null,
   )
 
+  const openSession = (versionId: string): Promise<Session | undefined> =>
+    database.sessions
+      .where('versionId')
+      .equals(versionId)
+      .filter((s) => s.finishedAt === null && lacksOf('sessions', s) === null)
+      .last()
+      .catch(() => undefined)
+
   async function show(v: Version) {
     const mine = ++turn
     if (version.value?.id !== v.id) {
@@ -70,12 +83,7 @@ export const useCounter = defineStore('counter', () => {
     useKitchen().lastVersion = v.id
     try {
       const found = await preparedOf(v)
-      const kept = await database.sessions
-        .where('versionId')
-        .equals(v.id)
-        .filter((s) => s.finishedAt === null && lacksOf('sessions', s) === null)
-        .last()
-        .catch(() => undefined)
+      const kept = await openSession(v.id)
       const minutes = found.bake?.minutes
       const told = await ask('counter', {
         recipe: v.recipe,
@@ -105,23 +113,58 @@ export const useCounter = defineStore('counter', () => {
     }
   }
 
-  /** Everything that happens is written at once: a closed tab loses nothing. */
+  /** What was done here and is not on the disk yet. */
+  let dirty: Partial<Session> = {}
+  /** Everything that happens is written at once: a closed tab loses nothing, and what another tab did meanwhile stays. */
   async function put(next: Partial<Session>) {
     if (!session.value) return
-    session.value = { ...session.value, ...next, updatedAt: revise() }
-    try {
-      await database.sessions.put(JSON.parse(JSON.stringify(session.value)) as Session)
-    } catch {
-      useShelf().trouble = {
-        message: 'This bake could not be written to the browser’s storage: it is full or switched off. Keep this tab open.',
-        unsaved: 0,
-      }
-    }
+    const now = plain({ ...session.value, ...next, updatedAt: revise() })
+    session.value = now
+    dirty = { ...dirty, ...plain(next), updatedAt: now.updatedAt }
+    await useKeeping().write(`session ${now.id}`, 'This bake', () =>
+      database.transaction('rw', database.sessions, async () => {
+        const there = await database.sessions.get(now.id)
+        const is = { ...(there ?? now), ...dirty }
+        await database.sessions.put(is)
+        dirty = {}
+        if (session.value?.id === is.id && session.value.updatedAt <= is.updatedAt) session.value = is
+      }),
+    )
   }
+
+  let followed: Subscription | undefined
+  /** Goes along with what happens to this bake elsewhere: in another tab, or on the strip of timers. */
+  function along(id: string) {
+    followed?.unsubscribe()
+    followed = liveQuery(() => database.sessions.get(id)).subscribe({
+      next: (there) => {
+        const here = session.value
+        if (here?.id !== id || !there || there.updatedAt <= here.updatedAt) return
+        seen(there.updatedAt)
+        if (there.finishedAt !== null) {
+          session.value = null
+          return
+        }
+        session.value = { ...there, ...dirty }
+        void follow()
+      },
+      error: () => undefined,
+    })
+  }
+  watch(
+    () => session.value?.id,
+    (id) => id && along(id),
+  )
 
   async function begin() {
     const v = version.value
     if (!v) return
+    // Another tab may have begun meanwhile: there is one bake of a version at a time.
+    const there = await openSession(v.id)
+    if (there) {
+      session.value = there
+      return
+    }
     const now = Date.now()
     session.value = {
       id: newId(),
@@ -154,7 +197,12 @@ export const useCounter = defineStore('counter', () => {
     if (from && at > s.at && moments[from.id] && !moments[from.id]!.ended) moments[from.id] = { ...moments[from.id]!, ended: now }
     // The oven's time begins with its own button: the door is open before it.
     if (to.kind !== 'bake') moments[to.id] ??= { began: now }
-    await put({ at, moments })
+    // Out of the oven its clock is over, and the minutes in the tin begin by themselves: too long, and the cake sweats and sticks.
+    const out = at > s.at && from?.kind === 'bake'
+    const timers = out ? s.timers.filter((t) => t.step !== from.id) : s.timers
+    await put({ at, moments, timers })
+    const rests = to.inTin ?? (to.minutes.best <= IN_TIN ? to.minutes.best : 0)
+    if (out && to.kind === 'cool' && rests > 0) await time('In the tin', rests)
   }
 
   /** Ticks a thing off, as weighed or as the recipe says; ticking it again takes it back out of the sum. */
@@ -254,19 +302,11 @@ export const useCounter = defineStore('counter', () => {
   }
   const untime = (id: string) => put({ timers: (session.value?.timers ?? []).filter((t) => t.id !== id) })
   const longer = (id: string, by: number) =>
-    put({
-      timers: (session.value?.timers ?? []).map((t) =>
-        // From now on, where it is over already.
-        t.id === id ? { ...t, minutes: Math.max(t.minutes, (Date.now() - t.began) / 60_000) + by, called: Math.min(t.called, 1) } : t,
-      ),
-    })
-  /** Timers whose call is due, each told once. */
-  async function calls(now: number): Promise<Timer[]> {
-    const due = (session.value?.timers ?? []).filter((t) => callsDue(t, now) > t.called)
-    if (due.length)
-      await put({ timers: session.value!.timers.map((t) => (due.some((d) => d.id === t.id) ? { ...t, called: callsDue(t, now) } : t)) })
-    return due
-  }
+    put({ timers: (session.value?.timers ?? []).map((t) => (t.id === id ? later(t, by, Date.now()) : t)) })
+
+  /** The baker has heard it: it rings no more until its next call. */
+  const heard = (id: string) =>
+    put({ timers: (session.value?.timers ?? []).map((t) => (t.id === id ? { ...t, heard: callsDue(t, Date.now()) } : t)) })
 
   /** The door is shut: the minutes count from this moment. */
   async function intoOven() {
@@ -343,7 +383,7 @@ export const useCounter = defineStore('counter', () => {
     time,
     untime,
     longer,
-    calls,
+    heard,
     intoOven,
     probing,
     unprobe,

@@ -5,7 +5,7 @@ import { database } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
-import { useShelf } from './shelf'
+import { useKeeping } from './keeping'
 
 beforeEach(freshKitchen)
 
@@ -72,8 +72,10 @@ describe('what is in the house', () => {
     const disk = vi.spyOn(database.stock, 'put').mockImplementation(full as never)
     await useCupboard().set('flour', 'stock', 'flour-self-raising', flour(700))
     disk.mockRestore()
-    expect(useShelf().trouble?.message).toMatch(/cupboard could not be written/)
+    expect(useKeeping().trouble?.message).toMatch(/cupboard could not be written/)
     expect(useCupboard().inHouse.get('flour-self-raising')?.grams).toBe(700)
+    await useKeeping().again()
+    expect(await database.stock.count()).toBe(1)
   })
 })
 

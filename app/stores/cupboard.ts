@@ -9,8 +9,8 @@ import { setAside } from '~/kitchen/aside'
 import { revise } from '~/kitchen/revision'
 import { database, type OwnPacket, type OwnTin, type Stock } from '~/kitchen/database'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 import { useKitchen } from './kitchen'
-import { useShelf } from './shelf'
 
 /** A packet of which no ingredient can be made is set aside, and the kitchen opens. */
 function isIngredient(packet: OwnPacket): boolean {
@@ -68,16 +68,9 @@ export const useCupboard = defineStore('cupboard', () => {
   }
 
   async function write<K extends keyof Kept>(table: K, put: Kept[K] | null, id: string) {
-    try {
-      if (put) await (database[table] as never as { put: (x: Kept[K]) => Promise<unknown> }).put(put)
-      else await database[table].delete(id)
-    } catch {
-      useShelf().trouble = {
-        message:
-          'The cupboard could not be written to this browser’s storage: it is full or switched off. It is kept while this tab stays open.',
-        unsaved: 0,
-      }
-    }
+    await useKeeping().write(`${table} ${id}`, 'The cupboard', () =>
+      put ? (database[table] as never as { put: (x: Kept[K]) => Promise<unknown> }).put(put) : database[table].delete(id),
+    )
     shown(table, put, id)
   }
 

@@ -10,8 +10,8 @@ import { needsMet } from '~/kitchen/finder'
 import { database, type FinishSetup, type Version } from '~/kitchen/database'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 import { useKitchen } from './kitchen'
-import { useShelf } from './shelf'
 
 /** What stands in the oven, as far as its finish goes. */
 export type Standing = 'stack' | 'cupcakes' | 'tray' | 'crepes' | 'loaf' | 'ring'
@@ -166,15 +166,8 @@ export const useFinish = defineStore('finish', () => {
       setup.value = copy(s)
       await compute()
     }
-    try {
-      await database.finishes.put({ id: v.id, setup: copy(s), updatedAt: revise() })
-    } catch {
-      useShelf().trouble = {
-        message:
-          'The finish could not be written to this browser’s storage: it is full or switched off. It is kept while this tab stays open.',
-        unsaved: 0,
-      }
-    }
+    const kept = { id: v.id, setup: copy(s), updatedAt: revise() }
+    await useKeeping().write(`finish ${v.id}`, 'The finish', () => database.finishes.put(kept))
   }
 
   async function change(next: Partial<FinishSetup>, label: string) {

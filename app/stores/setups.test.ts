@@ -7,6 +7,7 @@ import { database } from '~/kitchen/database'
 import { firstSetup, PLACES_OF, standingOf, useFinish, USUAL } from './finish'
 import { useHistory } from './history'
 import { useKitchen } from './kitchen'
+import { useKeeping } from './keeping'
 import { useShelf } from './shelf'
 import { useTable } from './table'
 import { HOT_MINUTES, HOTTER, useTins } from './tins'
@@ -163,8 +164,10 @@ describe('a finish', () => {
     const disk = vi.spyOn(database.finishes, 'put').mockImplementation(full as never)
     await finish.change({ sparePct: 20 }, 'spare')
     disk.mockRestore()
-    expect(useShelf().trouble?.message).toMatch(/finish could not be written/)
+    expect(useKeeping().trouble?.message).toMatch(/finish could not be written/)
     expect(finish.setup!.sparePct).toBe(20)
+    await useKeeping().again()
+    expect((await database.finishes.toArray())[0]!.setup.sparePct).toBe(20)
   })
 })
 

@@ -3,6 +3,7 @@ import { bring, freshKitchen, full, newTab, SPONGE } from '../fixtures/kitchen'
 import { CoreRefusal } from '~/kitchen/core'
 import { database } from '~/kitchen/database'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 import { useShelf } from './shelf'
 
 beforeEach(freshKitchen)
@@ -224,13 +225,13 @@ describe('a full disk', () => {
     const shelf = useShelf()
     const disk = vi.spyOn(database.versions, 'bulkPut').mockImplementation(full as never)
     await shelf.put({ ...v, note: 'crumbs in the keyboard' })
-    expect(shelf.trouble).toMatchObject({ unsaved: 1 })
-    expect(shelf.trouble!.message).toMatch(/kept while this tab stays open/)
+    expect(useKeeping().trouble).toMatchObject({ unsaved: 1 })
+    expect(useKeeping().trouble!.message).toMatch(/kept while this tab stays open/)
     expect(shelf.versionById(v.id)?.note).toBe('crumbs in the keyboard')
     expect((await database.versions.get(v.id))?.note).toBe('')
     disk.mockRestore()
     await shelf.put({ ...shelf.versionById(v.id)!, note: 'swept' })
-    expect(shelf.trouble).toBeNull()
+    expect(useKeeping().trouble).toBeNull()
     expect((await database.versions.get(v.id))?.note).toBe('swept')
   })
 })

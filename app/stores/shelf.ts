@@ -10,6 +10,7 @@ import { readSamples } from '~/kitchen/samples'
 import { follow } from '~/kitchen/sync'
 import { useCupboard } from './cupboard'
 import { useHistory } from './history'
+import { useKeeping } from './keeping'
 
 /** Largest file taken as recipes; more is none, and reading it would block. */
 const MOST_FILE_BYTES = 5_000_000
@@ -22,12 +23,6 @@ const KEPT_FOR = 30 * 86_400_000
 
 /** States of a version that are remembered, before its newest. */
 const STATES = 7
-
-export interface Trouble {
-  message: string
-  /** What could not be written and is only in memory. */
-  unsaved: number
-}
 
 /** Recipes and their versions, kept in the browser and shown as they change, in this tab and others. */
 /** Why a text is no recipe, and what to do; the text stays where it is. */
@@ -46,11 +41,12 @@ export const useShelf = defineStore('shelf', () => {
   /** The newest are there; with `whole`, all. */
   const loaded = ref(false)
   const whole = ref(false)
-  const trouble = ref<Trouble | null>(null)
+  /** What is said of a browser that keeps nothing at all. */
+  const trouble = ref('')
   /** The recipe that another tab changed in the same place at the same moment; empty where none. */
   const clashed = ref('')
-  /** What could not be written: it lives while the tab does. */
-  const memory = new Map<string, Version>()
+  /** Versions that wait to be written: what the disk has of them is old. */
+  const memory = new Set<string>()
 
   const recipes = computed(() => [...recipeMap.value.values()].sort((a, b) => b.updatedAt - a.updatedAt))
   const versions = computed(() => [...versionMap.value.values()])
@@ -89,19 +85,15 @@ export const useShelf = defineStore('shelf', () => {
     if (ids.versions?.length) versionMap.value = changed(versionMap.value, [], ids.versions)
   }
 
-  /** Writes, or keeps in memory and says so where the disk refuses; either way what was done is seen at once after. */
+  /** Writes, or lays by what the disk refuses; either way what was done is seen at once after. */
   async function write(what: string, work: () => Promise<unknown>, now: { recipes?: StoredRecipe[]; versions?: Version[] } = {}) {
-    try {
+    const versions = (now.versions ?? []).map((v) => v.id)
+    versions.forEach((id) => memory.add(id))
+    const key = `shelf ${[...versions, ...(now.recipes ?? []).map((r) => r.id)].join(' ') || newId()}`
+    await useKeeping().write(key, what, async () => {
       await work()
-      for (const v of now.versions ?? []) memory.delete(v.id)
-      if (!memory.size) trouble.value = null
-    } catch {
-      for (const v of now.versions ?? []) memory.set(v.id, v)
-      trouble.value = {
-        message: `${what} could not be written to this browser’s storage: it is full or switched off. Your work is kept while this tab stays open. Download it now to be safe.`,
-        unsaved: memory.size,
-      }
-    }
+      versions.forEach((id) => memory.delete(id))
+    })
     show(now)
   }
 
@@ -161,11 +153,8 @@ export const useShelf = defineStore('shelf', () => {
 
   /** Says that what is done here lasts as long as the tab. */
   function inMemory() {
-    trouble.value = {
-      message:
-        'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.',
-      unsaved: 0,
-    }
+    trouble.value =
+      'This browser keeps nothing for this page (private window or storage switched off). You can work, but download what you want to keep.'
   }
 
   async function load() {

@@ -27,6 +27,8 @@ export interface CounterStep {
   kind: StepKind
   handsOn: boolean
   minutes: { low: number; best: number; high: number }
+  /** Minutes in the tin, where it is turned out in this step. */
+  inTin?: number
   uses: Use[]
   look: Look | null
   cautions: Caution[]
@@ -174,6 +176,7 @@ export function counterOf(request: CounterRequest): CounterAnswer {
     kind: kindOf(a, i),
     handsOn: a.handsOn,
     minutes: a.minutes,
+    ...(a.inTin !== undefined && { inTin: a.inTin }),
     uses: uses[i]!,
     look:
       i === bakeAt

@@ -21,6 +21,8 @@ export interface Activity {
   after: { id: string; min?: number; max?: number }[]
   /** Waits are better when longer, up to this many minutes. */
   better?: number
+  /** Minutes of it in the tin, before the cake is turned out, where it goes on elsewhere. */
+  inTin?: number
   /** What it says of hands is allowed in quiet hours. */
   night?: boolean
   /** Line of the method that it comes from. */

@@ -136,6 +136,9 @@ interface Task {
   heat?: { celsius: number; fan: boolean }
 }
 
+/** A cake that is turned out sooner breaks, one left longer sweats and sticks, minutes. */
+const IN_TIN = 10
+
 /** Parts that are made for themselves before they meet the cake. */
 const BESIDE: ReadonlySet<string> = new Set(['frosting', 'filling', 'soak', 'topping'])
 /** What is done to such a part alone. */
@@ -460,6 +463,7 @@ class Planner {
           : again
             ? 'Turn it out onto a rack and leave it until cold'
             : 'Cool: ten minutes in the tin, then on a rack',
+      ...(!until && !this.out && !again && { inTin: IN_TIN }),
       minutes: triple(until ?? COOLS),
       handsOn: false,
       needs: [],
