@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import Icons from 'unplugin-icons/vite'
+import { version } from './package.json'
 
 const shortHash = (text: string) => createHash('sha256').update(text).digest('hex').slice(0, 16)
 
@@ -8,6 +9,7 @@ export default defineNuxtConfig({
   // All data lives in the browser, so there is nothing to render on the server.
   ssr: false,
   telemetry: false,
+  runtimeConfig: { public: { version } },
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@vueuse/nuxt', '@vite-pwa/nuxt'],
   css: [
@@ -63,13 +65,13 @@ export default defineNuxtConfig({
       ],
     },
     workbox: {
-      globPatterns: ['**/*.{js,css,woff2,svg,png,wasm}'],
+      globPatterns: ['**/*.{js,css,woff2,svg,png,wasm,txt}'],
       // The solver for tables is the largest file.
       maximumFileSizeToCacheInBytes: 5_000_000,
       cleanupOutdatedCaches: true,
       // Whatever the address, the page is the same one: the screen is chosen in the browser.
       navigateFallback: '/',
-      navigateFallbackDenylist: [/^\/api\//],
+      navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt$/],
       // The page itself is answered by the server, with its policy; it is as new as the files that it names.
       manifestTransforms: [
         (entries) => ({

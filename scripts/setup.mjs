@@ -85,5 +85,6 @@ export function browser() {
 /** Builds the product. */
 export function build() {
   say('Building')
+  run('node', ['scripts/licences.mjs'])
   run('npx', ['nuxt', 'build', '--logLevel', 'silent'])
 }

@@ -103,7 +103,7 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
   await openShelf(page)
   await paste(page, RECIPE)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Regatta vanilla sponge')
-  await place(page, 'Cupboard')
+  await place(page, 'Settings')
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Back up the kitchen' }).click()])
   const good = info.outputPath('kitchen.zip')
   await file.saveAs(good)
@@ -112,9 +112,9 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
   writeFileSync(cut, bytes.subarray(0, bytes.length / 2))
 
   const other = await (await browser.newContext()).newPage()
-  await other.goto(page.url().replace(/\/cupboard.*/, '/'))
+  await other.goto(page.url().replace(/\/settings.*/, '/'))
   await expect(other.getByRole('link', { name: 'Blackcurrant-vanilla sandwich' })).toBeVisible()
-  await other.goto(page.url())
+  await place(other, 'Cupboard')
   // What both kitchens have, each in another state, is asked one by one.
   const flour = other.getByLabel('How much plain flour')
   const [theirs, mine] = [await flour.inputValue(), '77 g']
@@ -124,6 +124,7 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
     await flour.press('Enter')
     await expect(other.getByRole('button', { name: 'Undo' })).toBeEnabled({ timeout: 2_000 })
   }).toPass()
+  await place(other, 'Settings')
   const picker = other.getByRole('region', { name: 'Keep it safe' }).locator('input[type=file]')
   await picker.setInputFiles(cut)
   await expect(other.getByRole('alert')).toContainText('Nothing in this kitchen was changed.')
@@ -135,8 +136,9 @@ test('the whole kitchen in one file, on another machine, and a damaged one refus
   // The page opens anew with what came in: leaving before that would be crossed by it.
   await Promise.all([other.waitForEvent('load'), other.getByRole('button', { name: 'Bring it in' }).click()])
   await expect(other.getByText(/\d+ new, \d+ the same/)).toBeHidden()
+  await place(other, 'Cupboard')
   await expect(flour).toHaveValue(theirs)
-  await other.goto(page.url().replace(/\/cupboard.*/, '/'))
+  await other.goto(page.url().replace(/\/settings.*/, '/'))
   await expect(other.getByRole('link', { name: 'Regatta vanilla sponge', exact: true }).first()).toBeVisible()
   await other.context().close()
 })

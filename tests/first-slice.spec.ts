@@ -1,4 +1,4 @@
-import { expect, expectNoBarriers, face, openRecipe, openShelf, paste, RECIPE, test } from './kitchen'
+import { expect, expectNoBarriers, face, openRecipe, openShelf, paste, place, RECIPE, test } from './kitchen'
 
 test('from pasted text to a printed card', async ({ page }) => {
   await openShelf(page)
@@ -43,8 +43,10 @@ test('from pasted text to a printed card', async ({ page }) => {
 
 test('dark colours have no barriers either', async ({ page }) => {
   await openShelf(page)
-  await page.getByRole('button', { name: 'Dark colours' }).click()
+  await place(page, 'Settings')
+  await page.getByRole('button', { name: 'dark', exact: true }).click()
   await expectNoBarriers(page)
+  await openShelf(page)
   await openRecipe(page, 'Blackcurrant-vanilla sandwich')
   await page.getByRole('button', { name: 'no egg' }).click()
   await face(page, 'Ways')

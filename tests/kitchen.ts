@@ -64,6 +64,11 @@ export async function face(page: Page, name: 'Mix' | 'Ways' | 'Balance' | 'Metho
 
 /** Goes to a place of the product, by the bar or by its menu. */
 export async function place(page: Page, name: string): Promise<void> {
+  if (name === 'Settings') {
+    await page.getByRole('link', { name }).click()
+    await expect(page).toHaveURL(/\/settings/)
+    return
+  }
   const menu = page.getByRole('navigation', { name: 'Places' })
   // Where there is no room for all places, or text is large, they stand in a menu.
   await expect(menu.getByRole('button').or(menu.getByRole('link', { name: 'Shelf' }))).toBeVisible()

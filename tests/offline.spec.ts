@@ -40,7 +40,7 @@ test('without the net: the kitchen opens, a recipe is reworked, and what was don
   const between = new Between(baseURL!)
   const address = await between.open()
   await openShelf(page, address)
-  await place(page, 'Cupboard')
+  await place(page, 'Settings')
   const safe = page.getByRole('region', { name: 'Keep it safe' })
   await expect(safe.getByText('It opens without the net.')).toBeVisible({ timeout: 30_000 })
 

@@ -13,6 +13,10 @@ export const SCREENS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'plain flour', exact: true }).click()
     await expect(page.getByText('Instead of 100 g')).toBeVisible()
   },
+  settings: async (page) => {
+    await place(page, 'Settings')
+    await expect(page.getByRole('heading', { name: 'About Kind Crumb' })).toBeVisible()
+  },
   packet: async (page) => {
     await place(page, 'Cupboard')
     await page.getByRole('button', { name: 'Describe one' }).click()

@@ -52,7 +52,7 @@ test('the kitchen’s own oven is counted', async ({ page }) => {
   await place(page, 'Tins')
   const headline = page.getByText(/^Look at \d+ minutes/)
   const before = await headline.textContent()
-  await place(page, 'Cupboard')
+  await place(page, 'Settings')
   await page.getByLabel(/^It runs hotter/).fill('20')
   await page.keyboard.press('Tab')
   await place(page, 'Tins')

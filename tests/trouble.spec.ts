@@ -141,7 +141,7 @@ test('what was taken off the shelf comes back after a reload, and emptying the k
   await expect(page.getByRole('link', { name: title! }).first()).toBeVisible()
   await expect(row).toHaveCount(0)
 
-  await place(page, 'Cupboard')
+  await place(page, 'Settings')
   await page.getByRole('button', { name: 'Empty the kitchen' }).click()
   const dialog = page.getByRole('dialog', { name: 'Empty the whole kitchen?' })
   await expectNoBarriers(page)

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import IconUndo from '~icons/ph/arrow-u-up-left-bold'
 import IconRedo from '~icons/ph/arrow-u-up-right-bold'
-import IconMoon from '~icons/ph/moon-bold'
+import IconGear from '~icons/ph/gear-six-bold'
 import IconSearch from '~icons/ph/magnifying-glass-bold'
-import IconSun from '~icons/ph/sun-bold'
 import { useMediaQuery } from '@vueuse/core'
 import { REGIONS } from '../../core/measure/region'
 import { useKitchenLine } from '~/composables/useKitchenLine'
@@ -17,7 +16,6 @@ const route = useRoute()
 /** Room for every place side by side, and for the measures beside them. */
 const wide = useMediaQuery('(min-width: 77.5em)')
 const REGION_NAMES = { us: 'US cups', uk: 'British', eu: 'European', au: 'Australian', in: 'Indian' } as const
-const dark = computed(() => kitchen.theme === 'dark' || (kitchen.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches))
 const places = computed(() => [
   { to: '/', label: 'Shelf', here: route.path === '/' },
   ...(kitchen.lastVersion
@@ -90,15 +88,15 @@ const places = computed(() => [
     <ElButton class="round" circle text aria-label="Kitchen line" title="Find or do anything ( . )" @click="line = true">
       <IconSearch />
     </ElButton>
-    <ElButton
-      class="round"
-      circle
-      text
-      :aria-label="dark ? 'Light colours' : 'Dark colours'"
-      @click="kitchen.theme = dark ? 'light' : 'dark'"
+    <NuxtLink
+      class="gear"
+      to="/settings"
+      aria-label="Settings"
+      title="Settings"
+      :aria-current="route.path === '/settings' ? 'page' : undefined"
     >
-      <IconSun v-if="dark" /><IconMoon v-else />
-    </ElButton>
+      <IconGear />
+    </NuxtLink>
   </header>
 </template>
 
@@ -163,6 +161,21 @@ nav a.here {
   width: 40px;
   height: 40px;
 }
+.gear {
+  width: 40px;
+  height: 40px;
+  display: inline-grid;
+  place-items: center;
+  border-radius: 50%;
+  color: var(--ink);
+}
+.gear:hover {
+  background: var(--mist);
+}
+.gear[aria-current] {
+  background: var(--spruce-strong);
+  color: var(--on-spruce);
+}
 .bar .el-button.el-button.round:disabled {
   opacity: 0.35;
 }
@@ -180,7 +193,8 @@ nav a.here {
     height: 8px;
     margin-inline: 1px;
   }
-  .bar .el-button.el-button.round {
+  .bar .el-button.el-button.round,
+  .gear {
     width: 33px;
   }
   /* The longest name of a place still leaves room for all that follows. */

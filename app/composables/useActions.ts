@@ -97,6 +97,14 @@ export function useActions() {
       { id: 'book', label: 'To the bake book', about: 'place', keys: 'g o', run: () => router.push('/book') },
       { id: 'table', label: 'To the table: many diets, fewest bakes', about: 'place', keys: 'g a', run: () => router.push('/table') },
       { id: 'cupboard', label: 'To the cupboard', about: 'place', keys: 'g c', run: () => router.push('/cupboard') },
+      {
+        id: 'settings',
+        label: 'To the settings: region, measures, oven, altitude, sound, backup',
+        about: 'place',
+        keys: 'g e',
+        run: () => router.push('/settings'),
+      },
+      { id: 'licences', label: 'About Kind Crumb, and licences', about: 'place', run: () => router.push('/settings') },
       { id: 'light', label: 'Light colours', about: 'kitchen', run: () => (kitchen.theme = 'light') },
       { id: 'dark', label: 'Dark colours', about: 'kitchen', run: () => (kitchen.theme = 'dark') },
       ...REGIONS.map((r) => ({

@@ -1,4 +1,5 @@
 import { HARD_NEEDS, suits, type Allergen, type RecipeDiet, type HardNeed } from '../pantry/ingredient'
+import { nourish } from '../nourish/nourish'
 import { ingredientOf } from '../pantry/pantry'
 import type { Part, Recipe, Unknown } from '../recipe/recipe'
 import { unknownLines } from '../recipe/unknown'
@@ -306,9 +307,6 @@ export function dietsOf(recipe: Recipe): Pick<Balance, 'allergens' | 'labels' | 
   }
 }
 
-/** Each mmol of leavening gas leaves about one mmol of sodium: 58.4 mg as salt. */
-const SODIUM_AS_SALT = 0.0584
-
 /** One slice of a cake whose recipe says nothing, g: a usual portion of layer cake. */
 const USUAL_SLICE = 90
 
@@ -317,16 +315,16 @@ function perSlice(recipe: Recipe, signs: MethodSigns): PerSlice {
   const cupcakes = recipe.tins.find((t) => t.shape === 'cupcake')?.count
   const count = recipe.yield?.count
   const slices = Math.max(1, (count && count > 1 ? count : undefined) ?? cupcakes ?? Math.round((mass.total * 0.9) / USUAL_SLICE))
-  const per = (x: number, digits = 1) => Math.round((x / slices) * 10 ** digits) / 10 ** digits
+  const { energy, fat, saturates, sugars, polyols, protein, fibre, salt } = nourish(recipe, slices, mass.total).perSlice
   return {
     slices,
-    kcal: per(mass.kcal, 0),
-    fat: per(mass.fat),
-    saturates: per(mass.saturates),
-    sugars: per(mass.sugar),
-    protein: per(mass.protein),
-    fibre: per(mass.fibre),
-    salt: per(mass.salt + SODIUM_AS_SALT * (mass.co2 + mass.base), 2),
+    kcal: energy.best,
+    fat: fat.best,
+    saturates: saturates.best,
+    sugars: Math.round(10 * (sugars.best + polyols.best)) / 10,
+    protein: protein.best,
+    fibre: fibre.best,
+    salt: salt.best,
     note: 'An estimate from food tables, not a measurement.',
   }
 }

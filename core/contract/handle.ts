@@ -41,6 +41,7 @@ import { factorFor, scaleRecipe, type ScaleTo } from '../tin/scale'
 import { trimmings, type Binder, type Dough, type Trimmings } from '../finish/trimmings'
 import { methodOf, readMethod } from '../method/read'
 import type { Method } from '../method/step'
+import { nourish, type Nourishment } from '../nourish/nourish'
 import type { BakeAnswer } from '../oven/predict'
 import { Refusal } from '../refusal'
 import { SCHEMAS, type Verb } from './schema'
@@ -87,6 +88,7 @@ export interface Answers {
   ingredients: { ingredients: IngredientAnswer[] }
   reformulate: Reformulation
   uncertainty: Uncertainty
+  nourish: Nourishment
   line: LineAnswer
   scale: ScaleAnswer
   frosting: FrostingAnswer
@@ -222,6 +224,15 @@ const handlers: { [V in Verb]: (request: never, around: Surroundings) => Answers
   reformulate: (raw, around) => {
     const found = ended(reformulateInSteps(raw, around))
     return { ...found, options: found.options.map((o) => ({ ...o, model: methodOf(o.recipe) })) }
+  },
+
+  nourish: (raw) => {
+    const request = checked<Common & { slices?: number }>('nourish', raw)
+    const { recipe } = recipeOf(request)
+    const { metrics, perSlice } = balanceOf(recipe, request.family, request.altitudeM)
+    const all = recipe.parts.flatMap((p) => p.lines).reduce((sum, l) => sum + l.grams.best, 0)
+    // What the batter loses in the oven is water; all else is eaten as it is mixed.
+    return nourish(recipe, request.slices ?? perSlice.slices, all - (metrics.batterGrams - metrics.bakedGrams))
   },
 
   line: (raw) => {

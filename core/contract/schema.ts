@@ -316,6 +316,8 @@ export const SCHEMAS = {
     samples: Joi.number().integer().min(20).max(5000).default(400),
     learned,
   }),
+  /** What is in a slice. */
+  nourish: recipeRequest({ slices: Joi.number().integer().min(1).max(500) }),
   /** One ingredient line as it is typed. */
   line: Joi.object({ text: Joi.string().max(2000).allow('').required(), region: common.region, own: common.own, boxes: common.boxes }),
   scale: recipeRequest({

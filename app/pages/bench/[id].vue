@@ -298,6 +298,7 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
           />
           <HandOver v-if="after?.handover.length" :option="after" />
           <SurePanel v-if="bench.sure" v-model:tools="kitchen.tools" :sure="bench.sure" :region="kitchen.region" />
+          <SlicePanel :given="bench.setup.recipe" :changed="shownOption?.recipe ?? null" />
           <section v-if="cautions.length || labels.length" class="panel" aria-labelledby="care-title">
             <h2 id="care-title">Take care</h2>
             <ul class="care">
@@ -315,10 +316,6 @@ const visible = (id: (typeof FACES)[number]['id']) => !narrow.value || face.valu
               <ElButton @click="downloadText(shownOption?.recipe ?? bench.setup.recipe)">As text</ElButton>
               <ElButton @click="downloadJsonLd(shownOption?.recipe ?? bench.setup.recipe)"> As a recipe file </ElButton>
             </div>
-            <p v-if="bench.balance" class="small quiet">
-              About {{ bench.balance.perSlice.kcal }} kcal in each of {{ bench.balance.perSlice.slices }} as given.
-              {{ bench.balance.perSlice.note }}
-            </p>
           </section>
         </div>
       </div>
