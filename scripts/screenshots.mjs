@@ -73,7 +73,8 @@ const VIEWS = {
     size: DESK,
     steps: [
       ...counting,
-      ...Array.from({ length: 3 }, () => [after, after]).flat(),
+      // A second press sooner than a finger's slip is not taken.
+      ...Array.from({ length: 6 }, () => [after, async (page) => page.waitForTimeout(500)]).flat(),
       async (page) => page.getByRole('button', { name: 'It is in the oven' }).click(),
       async (page) => page.getByRole('button', { name: 'a minute a second, to try it' }).click(),
       async (page) => page.waitForTimeout(17_000),
