@@ -259,8 +259,11 @@ function markFan(t: readonly Token[], heats: readonly Heat[]): void {
     const after = t[k]?.word ?? ''
     // "180C fan 160C": the fan belongs to what follows it.
     const leads = next !== undefined && (next.from === k + 1 || (next.from === k + 2 && t[k + 1]?.word === 'air'))
+    // "170 °C, fan off", "no fan, 170 °C"
+    const off = (FAN.has(after) && t[k + 1]?.word === 'off') || (FAN.has(before) && /^(?:no|without)$/.test(b2))
     h.fan =
       h.scale !== 'gas' &&
+      !off &&
       (FAN.has(before) ||
         (before === 'air' && /^(?:circulating|hot|circulated|recirculating)$/.test(b2)) ||
         (before === 'forced' && b2 === '-') ||

@@ -467,5 +467,27 @@ export function classify(rows: readonly Row[]): Classified[] {
     out.unshift({ ...features[i]!, label })
     if (i > 0) label = came[i - 1]![label]
   }
-  return out
+  return likeTheirBullets(out)
+}
+
+/** What stands before the first letter or number of a line, where that is no letter or number itself: "👉", "-". */
+const MARK = /^[^\p{L}\p{N}¼-¾⅐-⅞]+/u
+/** Fewer lines than this with one bullet show nothing. */
+const LEAST_BULLETED = 3
+
+/**
+ * Lines with the bullet of the steps, and of no ingredient, are steps: "👉 oven on! line the tin" among them tells no oven's
+ * heat, and "👉 eggs in, one by one" lists no eggs.
+ */
+function likeTheirBullets(all: Classified[]): Classified[] {
+  const bulletOf = (c: Classified) => (c.bullet ? (MARK.exec(c.row.text.trim())?.[0].trim() ?? '') : '')
+  const listed = all.findIndex((c) => c.label === 'ingredient' && c.amountFirst)
+  const steps = new Set(all.flatMap((c) => (c.label === 'step' ? bulletOf(c) || [] : [])))
+  for (const bullet of steps) {
+    const same = all.filter((c) => bulletOf(c) === bullet)
+    const own = same.every((c) => !c.amountFirst || c.time) && all.indexOf(same[0]!) > listed
+    const others = same.every((c) => ['step', 'meta', 'intro', 'ingredient', 'note'].includes(c.label))
+    if (listed >= 0 && same.length >= LEAST_BULLETED && own && others) for (const c of same) c.label = 'step'
+  }
+  return all
 }

@@ -366,10 +366,16 @@ const SPEAKER =
 /** Fewer lines that begin so are times of the day in a text. */
 const LEAST_SPOKEN = 3
 
-/** A chat without its speakers, a quoted mail without its marks. */
+/** "Q: Which tin?", "A: A 20 cm round one." */
+const ASKED = /^\s*([QA])\s*[:.]\s+(?=\S)/i
+const LEAST_ASKED = 2
+
+/** A chat without its speakers, questions and answers without their letters, a quoted mail without its marks. */
 function withoutSpeakers(given: readonly string[]): readonly string[] {
   const quoted = given.filter((l) => /^\s*>/.test(l)).length * 2 > given.filter((l) => l.trim()).length
   const lines = quoted ? given.map((l) => l.replace(/^\s*(?:>\s?)+/, '')) : given
+  const asked = (letter: string) => lines.filter((l) => ASKED.exec(l)?.[1]?.toUpperCase() === letter).length
+  if (asked('Q') >= LEAST_ASKED && asked('A') >= LEAST_ASKED) return lines.map((l) => l.replace(ASKED, ''))
   const spoken = lines.filter((l) => SPEAKER.test(l)).length
   return spoken >= LEAST_SPOKEN ? lines.map((l) => l.replace(SPEAKER, '')) : lines
 }
@@ -383,7 +389,12 @@ function withoutSpeakers(given: readonly string[]): readonly string[] {
 const BETWEEN_RULES = /^([-–—=~_]{1,}|[-–—=~_*]{2,})\s*(\p{L}[^\d=~_]{1,60}?)\s*[-–—=~_*]{2,}$/u
 /** "sieve over ->", "slacken with → 90 ml milk": an arrow for a colon. */
 const ARROW = /(?<=\p{L})\s*(?:-+>|=+>|→|➜)\s*/u
-const unarrowed = (line: string): string => line.replace(ARROW, ': ').trimEnd()
+/** "Tin → oven 50 min → skewer clean?": several of them lead from one deed to the next. */
+const ARROWS = /\s*(?:-+>|=+>|→|➜)\s*/gu
+const unarrowed = (line: string): string => {
+  const arrows = line.match(ARROWS)?.length ?? 0
+  return (arrows > 1 && !/^\s*[\d½¼¾⅓⅔⅛]/.test(withoutBullet(line)) ? line.replace(ARROWS, '; ') : line.replace(ARROW, ': ')).trimEnd()
+}
 
 const unruled = (line: string): string => {
   const m = BETWEEN_RULES.exec(line)

@@ -361,3 +361,39 @@ describe('rows that tell of the tin, the table and the next part', () => {
     ])
   })
 })
+
+describe('pages told in signs', () => {
+  const NOTES =
+    'Plum tray\n🧈 150 g butter\n🍚 150 g sugar\n🥚 3 eggs\n🌾 200 g self-raising flour\n🍑 300 g plums\n\n👉 oven ready? paper in the tin\n👉 butter + sugar: beat till pale\n👉 eggs in, one by one\n👉 flour on top, fold\n👉 tin → oven 40 min → golden? done\n👉 10 min in the tin, then out'
+  const told = (text: string) => answer('method', { text, region: 'uk' }).steps
+
+  it('all that has the bullet of the steps is a step', () => {
+    expect(parse(NOTES).method).toHaveLength(6)
+  })
+
+  it('a row of arrows leads from one deed to the next: the oven’s minutes are the bake', () => {
+    const acts = told(NOTES).flatMap((s) => s.clauses.map((c) => c.act))
+    expect(acts.filter((a) => a === 'bake')).toHaveLength(1)
+    expect(acts.indexOf('bake')).toBeGreaterThan(acts.indexOf('fold'))
+  })
+
+  it.each([
+    ['180 °C, fan off', false],
+    ['180 °C fan', true],
+    ['no fan 180 °C', false],
+    ['fan 180 °C', true],
+  ])('%s', (heat, fan) => {
+    expect(parse(`${LIST}\n\nMethod\nWhisk the eggs and sugar. Fold in the flour. Bake at ${heat} for 25 minutes.`).oven[0]).toMatchObject({
+      celsius: 180,
+      fan,
+    })
+  })
+
+  it('questions and answers without their letters', () => {
+    const page =
+      'Q: What goes in?\nA: 120 g butter, 120 g sugar, 2 eggs, 120 g self-raising flour.\n\nQ: How do you make it?\nA: Cream the butter and sugar. Beat in the eggs, fold in the flour and bake at 180 C in an 18 cm tin for 30 minutes.'
+    const recipe = parse(page)
+    expect(recipe.parts[0]!.lines).toHaveLength(4)
+    expect(recipe.method.join(' ')).toMatch(/Cream the butter/)
+  })
+})

@@ -52,6 +52,8 @@ export const BAKING: readonly Rule[] = [
     (c) =>
       c.verb === 'give' && (c.filled || c.before === 'fold') && !c.baked && c.minutes >= 5 && !c.places.has('fridge') && c.ids.length === 0,
   ],
+  // "Oven 50 min"
+  ['bake', (c) => c.verb === '' && !c.baked && c.minutes >= 5 && /^\W*(?:in(?:to)? (?:the )?)?oven\b/.test(c.text)],
   // "45-50 mins till risen and brown.": how long and how it looks then, and nothing else.
   [
     'bake',
