@@ -1,6 +1,7 @@
 import { HARD_NEEDS, suits, type Allergen, type RecipeDiet, type HardNeed } from '../pantry/ingredient'
 import { nourish } from '../nourish/nourish'
 import { ingredientOf } from '../pantry/pantry'
+import { isNutButter } from '../pantry/traits'
 import type { Part, Recipe, Unknown } from '../recipe/recipe'
 import { unknownLines } from '../recipe/unknown'
 import { COOLEST_OVEN, HOTTEST_OVEN } from '../measure/temperature'
@@ -13,7 +14,7 @@ import { metricsOf, modelOf, type Metrics } from './metrics'
 import { missingIn } from './missing'
 import { besideTheBatter, mainParts } from './batter'
 import { bandOf } from './grade'
-import { meringueFit, recognise, type Fit, type Kinds } from './recognise'
+import { isOfPaste, meringueFit, recognise, type Fit, type Kinds } from './recognise'
 
 export interface PartBalance {
   name: string
@@ -69,6 +70,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
     chocolate: 0,
     chips: 0,
     nutMeal: 0,
+    nutButter: 0,
     dairy: 0,
     pastry: 0,
     eggy: 0,
@@ -89,6 +91,7 @@ export function kindsOf(doses: readonly Dose[]): Kinds {
       kinds.cheese += id === 'yogurt-greek' ? grams * 0.3 : grams
     if (id.startsWith('chocolate')) kinds[i.inclusion ? 'chips' : 'chocolate'] += grams
     if (i.flourShare === 1 && (i.contains?.includes('tree-nut') || /sunflower|pumpkin-seed/.test(id))) kinds.nutMeal += grams
+    if (isNutButter(i)) kinds.nutButter += grams
     if (i.kind === 'dairy' || i.kind === 'plant-dairy') kinds.dairy += grams
     if (/^(?:pastry-case|puff-pastry|filo-pastry|biscuit-crumbs)$/.test(id)) kinds.pastry += grams
     if (/^(?:egg-white|aquafaba)$/.test(id)) kinds.whites += grams
@@ -126,6 +129,7 @@ export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
   meringue: number
   whites: number
   bread: number
+  paste: boolean
 } {
   const { total, flour } = mix.mass
   const pieces = mix.doses.reduce((sum, d) => (ingredientOf(d.ingredient)?.inclusion ? sum + d.grams : sum), 0)
@@ -137,6 +141,7 @@ export function sharesOf(mix: Pick<Mix, 'doses' | 'mass' | 'kinds'>): {
     meringue: meringueFit(mix.mass, mix.kinds),
     whites: mix.kinds.whites,
     bread: flour ? breadFlour(mix.doses) / flour : 0,
+    paste: isOfPaste(mix.mass, mix.kinds),
   }
 }
 
@@ -219,7 +224,7 @@ export function balanceOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0):
         ...sharesOf(mix),
       }),
     )
-    if (isBatter) findings.push(...missingIn(recipe, mix.mass, family as CakeFamily, mix.name))
+    if (isBatter) findings.push(...missingIn(recipe, mix.mass, family as CakeFamily, mix.name, isOfPaste(mix.mass, mix.kinds)))
   } else
     findings.push({
       code: 'missing-ingredient',

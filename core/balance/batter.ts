@@ -1,5 +1,8 @@
 import { methodOf } from '../method/read'
-import { isGroup, isLine, type Act, type Method } from '../method/step'
+import { isGroup, isLine, type Act, type Clause, type LineThing, type Method } from '../method/step'
+import type { Ingredient } from '../pantry/ingredient'
+import { need } from '../pantry/pantry'
+import { isThinLiquid } from '../pantry/traits'
 import type { Part, Recipe } from '../recipe/recipe'
 
 /** Acts by which a thing goes over, under or round a batter instead of into it. */
@@ -46,6 +49,7 @@ const known = new WeakMap<Method, ReadonlySet<string>>()
 function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
   const out = new Set<string>()
   const clauses = method.steps.flatMap((s) => s.clauses.filter((c) => !c.lists))
+  for (const key of dippedInto(clauses)) out.add(key)
   recipe.parts.forEach((p, part) => {
     if (p.role !== 'batter') return
     const here = clauses
@@ -96,6 +100,39 @@ function findBeside(recipe: Recipe, method: Method): ReadonlySet<string> {
     })
   })
   return out
+}
+
+/** What is bought baked, and drinks. */
+const DRINKS = /biscuit|crumbs|wafer/
+/** What it drinks: coffee, juice, milk, and what sweetens and flavours them. */
+const isDrink = (id: string): boolean => isThinLiquid(need(id))
+const IN_DRINK: ReadonlySet<Ingredient['kind']> = new Set<Ingredient['kind']>(['flavour', 'sugar', 'syrup', 'acid', 'cocoa'])
+
+/**
+ * Coffee for sponge fingers: mixed by itself and drunk up by what is dipped, it is no part of the cream between.
+ *
+ * @returns keys `part:line`
+ */
+function dippedInto(clauses: readonly Clause[]): string[] {
+  const drink = (c: Clause): LineThing[] => {
+    const lines = c.things.filter(isLine)
+    return lines.some((x) => isDrink(x.ingredient)) && lines.every((x) => isDrink(x.ingredient) || IN_DRINK.has(need(x.ingredient).kind))
+      ? lines
+      : []
+  }
+  return clauses.flatMap((c, i) => {
+    if (c.act !== 'soak' || !c.things.some((x) => isLine(x) && DRINKS.test(x.ingredient))) return []
+    const named = c.things.filter(isLine).filter((x) => isDrink(x.ingredient))
+    const into = named.length
+      ? named
+      : (clauses
+          .slice(0, i)
+          .map(drink)
+          .findLast((x) => x.length) ?? [])
+    const elsewhere = (x: LineThing) =>
+      clauses.some((o) => o !== c && !drink(o).length && o.things.some((y) => isLine(y) && y.part === x.part && y.line === x.line))
+    return into.filter((x) => !elsewhere(x)).map((x) => `${x.part}:${x.line}`)
+  })
 }
 
 /** A line that makes a batter a batter: flour, meal, nuts ground, a box, cheese or eggs in quantity. */

@@ -123,6 +123,8 @@ export interface Judged {
   whites?: number
   /** How much it is a meringue, 0 to 1. */
   meringue?: number
+  /** Nut butter stands in the place of its flour. */
+  paste?: boolean
   /** Share of its flour that comes as bread. */
   bread?: number
 }
@@ -145,6 +147,8 @@ const OF_MERINGUES: ReadonlySet<Banded> = new Set([
 ])
 /** Sugar to whites: classic meringues have 1.5 to 2. */
 const MERINGUE_SUGAR = 2.3
+/** Ratios that are counted on flour, and on what it drinks and holds. */
+export const ON_FLOUR: ReadonlySet<Banded> = new Set(['moisture', 'firmness', 'sugarPct', 'fatPct', 'lift', 'fluidity'])
 export const SURE_MERINGUE = 0.5
 /** Kinds that nothing needs to raise. */
 const FLAT: readonly Family[] = ['crepe', 'pastry', 'flourless-chocolate', 'custard', 'cheesecake']
@@ -190,6 +194,8 @@ export function findingsOf(mix: Judged): Finding[] {
     if (mix.unusual && severity === 'caution' && judged.far < FAR) severity = 'note'
     if (signs.mug && severity === 'caution') severity = 'note'
     if (signs.unbaked && key === 'setting') continue
+    // Counted on a spoonful of flour beside a jar of nut butter no ratio says anything.
+    if (mix.paste && ON_FLOUR.has(key)) continue
     // Twice its whites in sugar is what makes a meringue.
     if (meringue && OF_MERINGUES.has(key)) continue
     // Everything at once leaves little air: such sponges take more powder, and without a method one cannot know.
@@ -247,9 +253,9 @@ export function findingsOf(mix: Judged): Finding[] {
   )
     add('too-wet', 'caution', 'waterPer100', HIGH.moisture![1])
   const salty = family === 'boxed' ? SALTY_BOX : SALTY
-  // A foam from a box has hardly any flour to count its salt by.
-  const byWeight = metrics.saltPct === undefined || (mass.flour < 0.2 * mass.total && mass.egg === 0)
-  const salt = byWeight ? per100(mass.salt) / SALTY_PER_100 : metrics.saltPct! / salty
+  // A foam has little flour to count its salt by: what is tasted is the salt of the whole.
+  const onFlour = metrics.saltPct === undefined ? Infinity : metrics.saltPct / salty
+  const salt = Math.min(onFlour, per100(mass.salt) / SALTY_PER_100)
   if (salt > 1) add('salty', salt > 2.5 ? 'fault' : 'caution', 'saltPct', 'More salt than a cake carries: check the amount.')
 
   const gas = liftOf(mass) ?? 0

@@ -32,9 +32,10 @@ const CALLED_FOR: { says: string; asked: (id: string, kind: Kind) => boolean; an
 /**
  * Ingredients that a batter of this kind cannot do without, or that its method names, and that no line gives.
  *
+ * @param ofPaste nut butter stands in the place of its flour
  * @returns findings with code `missing-ingredient`
  */
-export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: string): Finding[] {
+export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: string, ofPaste = false): Finding[] {
   const found: Finding[] = []
   const add = (what: string, message: string, severity: Finding['severity']) => {
     if (!found.some((f) => f.message.includes(what))) found.push({ code: 'missing-ingredient', severity, metric: null, message, part })
@@ -64,7 +65,7 @@ export function missingIn(recipe: Recipe, mass: Mass, family: CakeFamily, part: 
     add('egg', 'The box counts on eggs, or on something in their place: was it left out?', 'caution')
   // Pastry that is bought is flour already.
   const bought = lines.some((i) => i && /^(?:puff-pastry|filo-pastry|pastry-case)/.test(i.id))
-  if (!floury && !bought && !['flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'foam'].includes(family))
+  if (!floury && !bought && !ofPaste && !['flourless-nut', 'flourless-chocolate', 'cheesecake', 'custard', 'foam'].includes(family))
     add('flour', 'There is hardly any flour: was it left out?', 'caution')
   return found
 }

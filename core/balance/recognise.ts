@@ -13,6 +13,8 @@ export interface Kinds {
   /** Chocolate in pieces: whole in a batter, melted in an icing. */
   chips: number
   nutMeal: number
+  /** Nuts and seeds ground to a paste. */
+  nutButter: number
   dairy: number
   /** Pastry bought made, and biscuit crumbs. */
   pastry: number
@@ -54,6 +56,11 @@ const PLAUSIBLE = 0.3
 
 /** Ground almonds and hazelnuts are half fat (USDA SR Legacy, nuts). */
 const NUT_FAT = 0.55
+
+/** Blondies and cookies of nut butter: it outweighs what flour there is and stands in its place. */
+export const isOfPaste = (mass: Mass, kinds: Kinds): boolean => kinds.nutButter > mass.flour && kinds.nutButter > PASTE * mass.total
+/** Less of a batter than this is a flavour. */
+const PASTE = 0.15
 
 /**
  * How much a mix is a meringue, plain or with ground nuts (dacquoise, japonaise), 0 to 1: whites with half again to
@@ -253,6 +260,6 @@ export function recognise(
       fit: fit / sum,
       ...(family === 'loaf' && signs.muffin && { breadlike: true as const }),
     })),
-    unusual: best[1] < UNUSUAL || signs.mug || kinds.coconut > COCONUT * mass.flour,
+    unusual: best[1] < UNUSUAL || signs.mug || kinds.coconut > COCONUT * mass.flour || isOfPaste(mass, kinds),
   }
 }

@@ -36,7 +36,10 @@ const WET: readonly Kind[] = ['water', 'dairy', 'plant-dairy', 'egg', 'acid', 's
 /** What a method calls several lines at once. */
 const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
   dry: (i) => !!i && (DRY.includes(i.kind) || i.id === 'spice'),
-  wet: (i) => !!i && ((WET.includes(i.kind) && i.id !== 'spice') || /^oil-|puree|applesauce/.test(i.id)),
+  wet: (i) =>
+    !!i &&
+    ((WET.includes(i.kind) && i.id !== 'spice') ||
+      /^oil-|puree|applesauce|^(?:peanut|almond|cashew|hazelnut|pistachio|seed)-butter|^tahini/.test(i.id)),
   all: () => true,
   rest: () => true,
 }

@@ -32,6 +32,12 @@ export function plain(text: string): string {
     .replace(/[’‘`´]/g, "'")
 }
 
+/** "mixed w/ lemon juice", "muffins w/o egg". */
+const SIGNS: ReadonlyMap<string, string> = new Map([
+  ['w/', 'with'],
+  ['w/o', 'without'],
+])
+
 /** How cards cut their words short; only what cannot be a word of its own. */
 const SHORTHAND: ReadonlyMap<string, string> = new Map(
   Object.entries({
@@ -58,7 +64,7 @@ export function stemOf(word: string): string {
 }
 
 const PIECES =
-  /(?<![\p{L}.])\p{L}\.\p{L}\.(?![\p{L}])|\d+(?:[.,]\d+)?|[½¼¾⅓⅔⅛⅜⅝⅞⅙⅕⅚]|\p{Lu}\d{2,3}(?![\d\p{L}])|\p{L}[\p{L}\p{M}]*(?:['’]\p{L}+)*|\S/gu
+  /(?<![\p{L}.])\p{L}\.\p{L}\.(?![\p{L}])|(?<![\p{L}\d])[wW]\/o?(?![\p{L}/])|\d+(?:[.,]\d+)?|[½¼¾⅓⅔⅛⅜⅝⅞⅙⅕⅚]|\p{Lu}\d{2,3}(?![\d\p{L}])|\p{L}[\p{L}\p{M}]*(?:['’]\p{L}+)*|\S/gu
 
 /** "1,000" is a thousand, "0,125" an eighth, "2,5" and "2.5" two and a half. */
 function numberIn(text: string): number {
@@ -101,7 +107,7 @@ function takeApart(text: string): Token[] {
   for (const match of text.matchAll(PIECES)) {
     const raw = match[0]
     const letters = raw.length === 4 && raw.endsWith('.') && raw[1] === '.' // "b.p.", "S.R."
-    const word = letters ? plain(raw).replaceAll('.', '') : plain(raw)
+    const word = letters ? plain(raw).replaceAll('.', '') : (SIGNS.get(raw.toLowerCase()) ?? plain(raw))
     const kind = kindOf(raw)
     if (raw === '(' || raw === '[') depth++
     tokens.push({

@@ -125,6 +125,8 @@ function isVerb(
       !listed &&
       next !== undefined &&
       (DETERMINERS.has(next.word) ||
+        // "cool, then ice with the lemon icing"
+        (/^(?:ice|glaze|finish)$/.test(token.word) && next.word === 'with' && !/^(?:of|the|a)$/.test(t[i - 1]?.word ?? '')) ||
         (WHIPPED.has(token.word) && t[i - 1]?.word !== 'and' && /^(?:with|until|till|together)$/.test(next.word)))
     // "and butter and line a tin"
     const greases =
@@ -219,6 +221,7 @@ const FOOD_VERBS = new Set([
   'spray',
   'salt',
   'finish',
+  'fan',
 ])
 const DETERMINERS = new Set([
   'the',

@@ -277,7 +277,9 @@ function link(drafts: readonly Draft[], recipe: Recipe): State {
           if (here.length > 1 && !c.all && !c.rest && !c.share && c.mention.words.length === 1 && here.every((l) => l.score < 2 && gone(l)))
             return []
           const value = (l: { part: number; line: number; score: number }) => {
-            const before = used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0
+            // What a line names without an amount comes out of the jar, and is never used up.
+            const jar = recipe.parts[l.part]!.lines[l.line]!.grams.best === 0
+            const before = jar ? 0 : (used?.get(key(l.part, l.line)) ?? state.used.get(key(l.part, l.line)) ?? 0)
             // "Arrange the rings over the sugar": over what is there already.
             if (c.target && c.mention.words.length === 1) return l.score + (before === 0 ? 0 : UNUSED)
             return l.score + (before === 0 ? UNUSED : c.rest || c.share || before < 1 ? USED_AGAIN - 0.6 : c.target ? -0.2 : USED)
@@ -463,7 +465,9 @@ export function readMethod(recipe: Recipe, region: Region): Method {
           .at(-1)
       // "Scoop mounds apart. 8–10 min.": where nothing else is baked, that is the bake.
       const bakes = (x: Draft) => /^(?:bake|cook|fry|boil)$/.test(classOf(x.piece.verb)) || x.piece.verb === 'bake'
-      if (previous && !anyBaked && time[0] >= LEAST_BAKE && INTO_OVEN.test(wordsBefore(drafts, n)) && !drafts.slice(n + 1).some(bakes)) {
+      // "Into a lined tin, 45 mins."
+      const goesIn = previous?.act === 'fill-tin' || INTO_OVEN.test(wordsBefore(drafts, n))
+      if (previous && !anyBaked && time[0] >= LEAST_BAKE && goesIn && !drafts.slice(n + 1).some(bakes)) {
         steps[d.step]!.clauses.push({ ...clause, act: 'bake' })
         anyBaked = true
         baked.add(part)

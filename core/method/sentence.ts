@@ -1,6 +1,9 @@
 import { ABBREVIATED, SHORTENED } from '../language/item'
 import type { Token } from '../language/token'
 
+/** What is told to be done after a time, and is no word for how long. */
+const BEGINS = /^(?:cool|leave|let|turn|take|remove|lift|ice|frost|dust|poke|prick|pour|serve|slice|cut|brush|spread|drizzle|sprinkle)$/
+
 /** Tokens [from, to) of the sentences of a step; brackets are part of theirs. */
 export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
   const out: [number, number][] = []
@@ -17,7 +20,9 @@ export function sentencesOf(t: readonly Token[]): [from: number, to: number][] {
       before &&
       ABBREVIATED.test(before.word) &&
       (measured || before.word.length <= 1) &&
-      !/^\p{Lu}\p{Ll}/u.test(next.text)
+      !/^\p{Lu}\p{Ll}/u.test(next.text) &&
+      // "45-50 mins. cool in the tin": who writes no capitals begins a sentence all the same.
+      !(/^(?:min|mins|hr|hrs|h)$/.test(before.word) && BEGINS.test(next.word))
     )
       continue
     // "Bake approx. 50 min."

@@ -213,7 +213,10 @@ export const FORMS = /^(?:chunks|pieces|shards|buttons|drops|morsels|shavings|cu
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {
     const i = p.from + n
-    const form = FORMS.test(x.word) && !/^(?:into|in|to|as|of|small|big|large|bite|even|like)$/.test(s.tokens[i - 1]?.word ?? '')
+    const lead = s.tokens[i - 1]?.word ?? ''
+    // "Fold in chunks" folds them; "cut in chunks" makes them.
+    const foldedIn = lead === 'in' && i - 2 === p.at && /^(?:fold|mix|add)$/.test(VERB_CLASS[p.verb] ?? '')
+    const form = FORMS.test(x.word) && (foldedIn || !/^(?:into|in|to|as|of|small|big|large|bite|even|like)$/.test(lead))
     if (!(COLLECTIVE.test(x.word) || form) || p.masked.has(i) || i === p.at || s.mentions.some((m) => i >= m.from && i < m.to)) return []
     if (
       // "Beat the mix with the water": the box, where it is worked on; poured into its tin it is the batter.

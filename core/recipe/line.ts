@@ -112,7 +112,7 @@ function calledBy(s: Scan, item: Item): string {
     to < item.to &&
     t[to]!.kind === 'word' &&
     !taken.has(to) &&
-    !/^(?:for|at|plus|and|or|in|from|with|to|cut|if|the|till|until|instead)$|.{3}ed$/.test(t[to]!.word)
+    !/^(?:for|at|plus|and|or|in|into|onto|on|over|through|then|from|with|to|cut|if|the|till|until|instead)$|.{3}ed$/.test(t[to]!.word)
   )
     to++
   return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''
@@ -423,6 +423,13 @@ function partsOfOneFruit(s: Scan, items: Item[]): Item[] {
 function pieceOf(s: Scan, item: Item): string {
   const joint = /^(?:,|;|\+|and|&|plus|with|\.|then|add|-|–|—|\||\()$/
   let { from, to } = item
+  // "2 tsp cinnamon into a bowl, then pour …": where it goes is no part of it.
+  const bowl = (i: number) => s.tokens.slice(i + 1, i + 4).some((x) => /^(?:bowl|pan|jug|saucepan|basin)$/.test(x.word))
+  const on = s.tokens.findIndex(
+    (x, i) =>
+      i >= (item.mention?.to ?? to) && i < to && x.depth === 0 && (/^(?:into|onto|then)$/.test(x.word) || (x.word === 'in' && bowl(i))),
+  )
+  if (on > from) to = on
   while (to > from + 1 && joint.test(s.tokens[to - 1]!.word)) to--
   while (from < to - 1 && joint.test(s.tokens[from]!.word)) from++
   return s.text.slice(s.tokens[from]!.from, s.tokens[to - 1]!.to)

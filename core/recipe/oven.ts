@@ -159,11 +159,13 @@ function timingsOf(source: Source, index: number): Timing[] {
     .filter((d): d is Time => d.kind === 'time')
     .flatMap((d) => {
       const micro = /microwave/.test(whole)
-      if ((d.high < 4 && !micro) || d.low > 480) return []
       const [from, to] = sentenceAround(t, d.from)
       const sentence = wordsBetween(t, from, d.from)
       const after = wordsBetween(t, d.to, Math.min(to, d.to + 12))
       const near = wordsBetween(t, Math.max(from, d.from - 9), d.from)
+      // "Bake for 3 minutes, then turn it down": a first blast is a bake.
+      const blast = /\bbake(?: (?:it|them))?(?: for)?$/.test(near) && d.high >= 2
+      if ((d.high < 4 && !micro && !blast) || d.low > 480) return []
       let score = source.step ? (/\b(?:bak\w*|oven|owen|deg\w*|toothpick|skewer|kadai)\b|°|º/.test(whole) ? 0.9 : 0.2) : -1.5
       if (
         /\b(?:bake|bakes|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|tin|dish)))\b/.test(sentence) ||

@@ -419,7 +419,29 @@ function takeStep(c: Classified, above: Classified | undefined, method: string[]
 
 const PART_OF_SENTENCE =
   /^(?:for|to make|make)?\s*(?:the |a |an )?\b(icing|frosting|glaze|sauce|topping|syrup|filling|batter|base|drizzle|buttercream|crust|cream)\b/i
-const CONDITIONAL = /\b(?:if|optional|instead|water bath|or use|substitute|can also|needed)\b/i
+/** A cake that has been in the oven. */
+const BAKED = /\b(?:bake|baked|baking time|oven for|mins?|minutes)\b/i
+/** How a baked cake is dressed, and what it is dressed with is called. */
+const DRESSED: readonly (readonly [name: string, verb: RegExp])[] = [
+  ['icing', /\bice\b(?! (?:cream|cubes?|water|bath))(?=.*\bwith\b|.*\bw\/)/i],
+  ['frosting', /\bfrost\b(?=.*\bwith\b|.*\bw\/)/i],
+  ['glaze', /\bglaze\b(?=.*\bwith\b|.*\bw\/)/i],
+  ['syrup', /\b(?:drizzle|brush|soak|drench|poke|prick)\b(?=.*\bwith\b|.*\bw\/|.*\bover\b)/i],
+  ['filling', /\b(?:fill|sandwich)\b(?=.*\bwith\b|.*\bw\/)/i],
+  ['topping', /\btop\b(?=.*\bwith\b|.*\bw\/)/i],
+]
+
+/** "Cool, then ice with 250 g icing sugar mixed with lemon juice": what a told cake is dressed with once it is baked is a part of its own. */
+function dressings(sentence: string, baked: boolean): { words: string; dresses?: string }[] {
+  if (!baked && !BAKED.test(sentence)) return [{ words: sentence }]
+  const [name, at] = DRESSED.map(([name, verb]) => [name, sentence.search(verb)] as const)
+    .filter(([, at]) => at >= 0)
+    .sort((a, b) => a[1] - b[1])[0] ?? [undefined, 0]
+  if (!name) return [{ words: sentence }]
+  return [{ words: sentence.slice(0, at) }, { words: sentence.slice(at), dresses: name }].filter((x) => x.words.trim())
+}
+const CONDITIONAL =
+  /\bwater (?:in|into|to) (?:the|a|an|your) (?:\w+ )?(?:pot|cooker|pan|roasting|bath|tray|steamer|liner|inner)\b|\b(?:if|optional|instead|water bath|or use|substitute|can also|needed)\b/i
 /** "Butter six 200 ml moulds": of the tin, and no thing of the mix. */
 const OF_TIN =
   /^\W*(?:lightly |generously |well )?(?:butter|grease|oil|line|flour|dust|spray)\b.*\b(?:tins?|pans?|mou?lds?|trays?|dish|ramekins?|basins?)\b/i
@@ -433,17 +455,20 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
   if (known.length < LEAST_LIST) {
     const sources = classified.filter((c) => c.label === 'step' || c.label === 'intro' || (c.label === 'note' && known.length === 0))
     const first = build.parts.find((p) => p.lines.length)
+    let baked = false
     for (const c of sources) {
       // "Stage 3: pour …" counts no syrups.
       for (const sentence of sentencesOf(c.numbering ? c.body : c.text)) {
         if (OF_TIN.test(sentence)) continue
-        const read = build.sentence(sentence)
-        const lines = read.lines.filter((l) => l.ingredient && l.quantity)
-        if (!lines.length) continue
-        const head = PART_OF_SENTENCE.exec(sentence)?.[1]
-        if (head) build.select(build.parts.find((p) => p.name.toLowerCase() === head.toLowerCase()) ?? build.open(capital(head)))
-        else if (!build.has()) build.select(first ?? build.open(''))
-        build.put({ lines, questions: [] }, true)
+        for (const { words, dresses } of dressings(sentence, baked)) {
+          const lines = build.sentence(words).lines.filter((l) => l.ingredient && l.quantity)
+          if (!lines.length) continue
+          const head = dresses ?? PART_OF_SENTENCE.exec(words)?.[1]
+          if (head) build.select(build.parts.find((p) => p.name.toLowerCase() === head.toLowerCase()) ?? build.open(capital(head)))
+          else if (!build.has()) build.select(first ?? build.open(''))
+          build.put({ lines, questions: [] }, true)
+        }
+        baked ||= BAKED.test(sentence)
       }
     }
     // What was only a list tells nothing to do.

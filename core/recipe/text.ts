@@ -100,7 +100,9 @@ function tinsOf(recipe: Recipe, meta: readonly string[]): { tins: Tin[]; assumed
   // "Pour into the tin" says nothing of it.
   if (best && !(best.assumed && best.score < LEAST_TOLD)) {
     const tin = { ...best.tin }
-    if (tin.shape === 'cupcake' && best.assumed && count && count <= 60) tin.count = count
+    // "Makes 18", of a tray whose shells nobody counted.
+    if (tin.shape === 'cupcake' && (best.assumed || !/\d|\b(?:one|two|three|dozen|hole)\b/i.test(tin.text)) && count && count <= 60)
+      tin.count = count
     if (tin.count === 1 && tin.shape === 'round') tin.count = dividedInto(recipe.method)
     return { tins: [tin, ...otherTins(meta)], assumed: best.assumed && tin.shape !== 'cupcake' }
   }

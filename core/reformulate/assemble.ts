@@ -5,7 +5,7 @@ import { massOf, type Dose, type Mass } from '../balance/mass'
 import type { MethodSigns } from '../balance/method'
 import { isCake, metricsOf, modelOf } from '../balance/metrics'
 import { missingIn } from '../balance/missing'
-import { recognise, type Fit, type Kinds } from '../balance/recognise'
+import { isOfPaste, recognise, type Fit, type Kinds } from '../balance/recognise'
 import { cautionsOf } from '../care/of-recipe'
 import { predictCrumb } from '../crumb/predict'
 import type { Measures } from '../measure/kitchen'
@@ -24,6 +24,7 @@ import { ovenAfter } from './oven'
 import type { Problem } from './problem'
 import type { Rounded } from './round'
 import type { Place, Situation } from './situation'
+import { stateKept } from './state'
 import type { Combination, Draft } from './variables'
 
 /** What every answer of one request shares. */
@@ -129,7 +130,7 @@ export function assemble(s: Situation, worked: Worked, ask: Ask): Option {
     metrics,
     modelOf(family),
   )
-  if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, s.mix.name))
+  if (isCake(family)) findings.push(...missingIn({ ...recipe, method: [] }, mass, family, s.mix.name, isOfPaste(mass, kinds)))
 
   const { handover, undone } = handOver(changesIn(s, lines))
   const oven = ovenAfter(s.recipe.oven, changes, s.recipe)
@@ -276,8 +277,9 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
         same.kitchen = kitchenOf(o.ingredient, same.to, ask.measures, ask.region)
         same.replaces = [...new Set([...same.replaces, ...o.replaces])]
         same.why.push(...o.why)
-        const at = recipe.parts[part]!.lines.findIndex((l) => l.ingredient === o.ingredient && l.prep === null)
-        recipe.parts[part]!.lines[at] = newLine(o.ingredient, same.to, same.kitchen, ask.region, { prep: null })
+        const at = recipe.parts[part]!.lines.findLastIndex((l) => l.ingredient === o.ingredient)
+        const { prep } = recipe.parts[part]!.lines[at]!
+        recipe.parts[part]!.lines[at] = newLine(o.ingredient, same.to, same.kitchen, ask.region, { prep })
         continue
       }
       const kitchen = o.kitchen ?? kitchenOf(o.ingredient, o.to, ask.measures, ask.region)
@@ -295,7 +297,8 @@ function linesOf(s: Situation, batter: Group, finishes: readonly FinishedPart[],
         ...sharesOfLine(o, (grams) => kitchenOf(o.ingredient, grams, ask.measures, ask.region)),
         why: o.why,
       })
-      recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, ask.region, { prep: null }))
+      const stoodFor = s.recipe.parts[part]!.lines.filter((l) => l.ingredient && o.replaces.includes(l.ingredient))
+      recipe.parts[part]!.lines.push(newLine(o.ingredient, o.to, kitchen, ask.region, { prep: stateKept(stoodFor, o.ingredient) }))
     }
   }
 

@@ -8,7 +8,8 @@ import { buildProblem, type Problem } from './problem'
 import { roundToKitchen, type Rounded } from './round'
 import { eggGramsOf, type Place, type Situation } from './situation'
 import { solve } from './solve'
-import { draft, isThinLiquid, type Combination, type Draft, type Limits } from './variables'
+import { isThinLiquid } from '../pantry/traits'
+import { draft, type Combination, type Draft, type Limits } from './variables'
 
 /** A filling, frosting, soak or crust, worked out for the same needs as the batter. */
 export interface FinishedPart {

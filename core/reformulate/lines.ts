@@ -43,7 +43,8 @@ export function newLine(id: string, grams: number, kitchen: string, region: Regi
   const measured = weighed || kitchen.includes('+') ? undefined : measuresIn(tokenise(kitchen), [])[0]
   const text = pieces ? kitchen : `${kitchen}${weighed ? '' : ` (${wholeGrams(grams)} g)`} ${name}`
   return {
-    text: prep ? `${text}, ${prep}` : text,
+    // "packed brown sugar" is packed already.
+    text: prep && !name.includes(prep) ? `${text}, ${prep}` : text,
     quantity: measured ? { low: measured.low, high: measured.high, unit: measured.unit.id } : { low: grams, high: grams, unit: 'g' },
     grams: { low: grams * 0.97, high: grams * 1.03, best: grams },
     ingredient: id,

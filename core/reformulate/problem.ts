@@ -1,5 +1,5 @@
 import { BANDED, type Band, type Banded, type Family } from '../balance/families'
-import { mostFatPer100, mostWaterPer100, TOLERANCE } from '../balance/findings'
+import { mostFatPer100, mostWaterPer100, ON_FLOUR, TOLERANCE } from '../balance/findings'
 import { CONCENTRATION_PER_KM, CORRECT_FROM, gasFactor, MOISTURE_PER_KM } from '../balance/altitude'
 import { modelOf, type Metrics } from '../balance/metrics'
 import { PROFILE_KEYS, profileOf, type Profile } from '../balance/profile'
@@ -153,6 +153,8 @@ export interface ProblemInput {
   moved: boolean
   /** Only what is asked for is to change: the rest of the recipe is as its baker wants it. */
   trusted?: boolean
+  /** Nut butter stands in the place of its flour: what counts is the whole. */
+  paste?: boolean
   /** Ratios that the goals want elsewhere. */
   wishes: Partial<Record<Banded | 'sweetness', number>>
   /** Bands, widened where the goals reach beyond them; the family's own where absent. */
@@ -229,7 +231,7 @@ export function buildProblem(input: ProblemInput): Problem {
   }
 
   for (const key of BANDED) {
-    if (key === 'lift') continue
+    if (key === 'lift' || (input.paste && ON_FLOUR.has(key))) continue
     const band = trusted
       ? reaching(bands[key], before[key])
       : // A cake that was lean or little sweet before stays so.
@@ -256,7 +258,7 @@ export function buildProblem(input: ProblemInput): Problem {
             ? sea + CONCENTRATION_PER_KM * km
             : sea
     const weight = WEIGHT[key] ?? 0
-    if (value === undefined || !weight || (!band && model.basis === 'flour' && /Per100$/.test(key))) continue
+    if (value === undefined || !weight || (!band && model.basis === 'flour' && !input.paste && /Per100$/.test(key))) continue
     addRatio({
       key,
       value,
@@ -303,7 +305,7 @@ export function buildProblem(input: ProblemInput): Problem {
       kind: 'aim',
     })
   const liftBand = trusted ? reaching(bands.lift, input.liftBefore ?? before.lift) : bands.lift
-  if (liftBand && guess.flour > LEAST_SUM) {
+  if (liftBand && guess.flour > LEAST_SUM && !input.paste) {
     const aim = wishes.lift ?? aimFor(input.liftBefore ?? before.lift, liftBand, moved ? model.aims?.lift : undefined, { trusted })!
     // What lifts so far up there is less gas than down here.
     const thin = gasFactor(altitudeM)

@@ -19,7 +19,7 @@ import type { Option, Reformulation } from './option'
 import { buildProblem, type Problem } from './problem'
 import { roundToKitchen } from './round'
 import { combinationOf, search } from './search'
-import { isMeringue, situationOf, withoutEgg, type Situation } from './situation'
+import { isPaste, isMeringue, situationOf, withoutEgg, type Situation } from './situation'
 import { solve } from './solve'
 import { draft, type Combination, type Draft, type Limits } from './variables'
 
@@ -146,6 +146,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
       liftBefore: situation.seaLift,
       moved: d.family !== situation.family,
       trusted: slots.length > 0,
+      paste: isPaste(situation.mix),
       wishes: d.wishes,
       bands: d.bands,
       altitudeM: ask.altitudeM,

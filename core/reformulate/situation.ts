@@ -3,7 +3,7 @@ import { battersOf, besideTheBatter } from '../balance/batter'
 import type { CakeFamily, Family } from '../balance/families'
 import { methodSigns, type MethodSigns } from '../balance/method'
 import { SURE_MERINGUE } from '../balance/findings'
-import { meringueFit } from '../balance/recognise'
+import { isOfPaste, meringueFit } from '../balance/recognise'
 import { metricsOf, type Metrics } from '../balance/metrics'
 import type { Ingredient } from '../pantry/ingredient'
 import { ingredientOf } from '../pantry/pantry'
@@ -107,6 +107,9 @@ export function situationOf(recipe: Recipe, asFamily?: CakeFamily, altitudeM = 0
 /** A meringue is whipped from bean-can liquid as well: sugar holds it up, and it dries rather than sets. */
 export const isMeringue = (mix: Mix): boolean => meringueFit(mix.mass, mix.kinds) > SURE_MERINGUE
 
+/** A batter of nut butter is what it was without its eggs too: nothing in it is counted on flour. */
+export const isPaste = (mix: Mix): boolean => isOfPaste(mix.mass, mix.kinds)
+
 /** Gas per 100 g of flour below which a bar hardly rises, mmol: about half a teaspoon of powder to a cup. */
 const DENSE_LIFT = 9
 /** Sugar of a brownie or blondie: more than its flour, per cent. */
@@ -125,7 +128,7 @@ export function withoutEgg({
   yeasted,
   mix,
 }: Pick<Situation, 'family' | 'signs' | 'seaLift' | 'metrics' | 'yeasted' | 'mix'>): Family {
-  if (yeasted || (family === 'foam' && isMeringue(mix))) return family
+  if (yeasted || isPaste(mix) || (family === 'foam' && isMeringue(mix))) return family
   if (signs.bar && !signs.whipped && (seaLift ?? 0) < DENSE_LIFT && (metrics.sugarPct ?? 0) > DENSE_SUGAR) return family
   return ['pound', 'butter-layer', 'high-ratio', 'oil-layer', 'loaf', 'foam'].includes(family) ? 'eggless-raised' : family
 }

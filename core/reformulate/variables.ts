@@ -4,6 +4,7 @@ import type { Band, Banded, Family } from '../balance/families'
 import { isCake, modelOf } from '../balance/metrics'
 import type { Ingredient } from '../pantry/ingredient'
 import { need } from '../pantry/pantry'
+import { isNutButter, isThinLiquid } from '../pantry/traits'
 import type { ChangeSchool } from '../swaps/change'
 import type { School } from '../swaps/school'
 import type { StandIn } from '../swaps/standins'
@@ -60,18 +61,18 @@ const LEAST_LOOSENING = 20
 /** What another flour may drink more than wheat, g per g: rice and starch blends about a fifth of their weight. */
 const DRINKS_MORE = 0.2
 
-/** Milks, drinks and water: what a baker adds by the spoon to loosen a batter. */
-export const isThinLiquid = (i: Ingredient): boolean =>
-  i.kind === 'water' ||
-  ((i.kind === 'dairy' || i.kind === 'plant-dairy') &&
-    (i.per100.acid ?? 0) <= 3 &&
-    !/cream|cheese|mascarpone|ricotta|paneer|khoya|tofu|condensed|powder/.test(i.id))
-
 /** Batters that a spoon of milk loosens; cheese and custard only get wetter, and a foam falls. */
 const loosened = (family: Family): boolean => isCake(family) && !['cheesecake', 'custard', 'pastry', 'crepe', 'foam'].includes(family)
 
 /** Share of the most gas that a family bears, where its foam is gone. */
 const GAS_FOR_FOAM = 0.75
+
+/** How far a stand-in may move from its measure where nothing else is asked: a spoon in a cup. */
+const SWAP_LEEWAY = 0.08
+/** And how reluctantly: half of that costs a tolerance. */
+const SWAP_GIVE = 0.04
+/** Water in butter (USDA: 16 %), which oil does not bring. */
+const BUTTER_WATER = 0.16
 
 /** What makes a cake the baker's own. */
 const HELD: ReadonlySet<Ingredient['kind']> = new Set(['sugar', 'syrup', 'fat'])
@@ -112,9 +113,7 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
       return share(0.5, balancing ? 1.2 : 1, 0.17)
     case 'fat':
       // Nut butter is what the cake tastes of, mayonnaise what it is called after.
-      return /mayonnaise$|^(?:peanut|almond|cashew|hazelnut|seed|pistachio)-butter|^tahini|spread-hazelnut/.test(i.id)
-        ? still
-        : share(0.5, 1.15, 0.17)
+      return isNutButter(i) || /mayonnaise$|spread-hazelnut/.test(i.id) ? still : share(0.5, 1.15, 0.17)
     case 'water':
     case 'dairy':
     case 'plant-dairy':
@@ -217,6 +216,25 @@ export function draft(
       : Math.max(f.low, grams * (LEAST_KEPT - (i.kind === 'fat' ? brought.fat : brought.sugar)))
     return { ...f, low, high: i.kind === 'fat' ? Math.min(f.high, grams * MOST_FAT) : f.high }
   }
+  // Milk for milk and fat for fat is what a baker measures the same: what only changes places keeps its measure, and
+  // the rest of the recipe with it, but for the thin liquid that makes up for what the stand-in holds otherwise.
+  const swapsOnly = !eggsGo && combination.changes.length === 0 && combination.standIns.size > 0
+  const fatLeaves = situation.places.reduce(
+    (g, p) => (p.main && p.ingredient.kind === 'fat' && combination.standIns.has(p.ingredient.id) ? g + p.grams : g),
+    0,
+  )
+  const swapped = (f: Freedom, i: Ingredient, grams: number, comes: boolean): Freedom => {
+    if (!swapsOnly || f.fixed) return f
+    if (comes)
+      return {
+        ...f,
+        low: Math.max(f.low, grams * (1 - SWAP_LEEWAY)),
+        high: Math.min(f.high, grams * (1 + SWAP_LEEWAY)),
+        give: Math.max(1, grams * SWAP_GIVE),
+      }
+    if (!isThinLiquid(i)) return i.kind === 'leavener' || i.kind === 'acid' ? f : { low: grams, high: grams, give: 1, fixed: true }
+    return { ...f, low: Math.max(f.low, grams * 0.85), high: Math.min(f.high, grams * 1.15 + BUTTER_WATER * fatLeaves) }
+  }
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
   const standInFor = (place: Place): StandIn | undefined =>
@@ -231,7 +249,8 @@ export function draft(
       leaving.push(place)
       continue
     }
-    const f = kept(freedomOf(place.ingredient, place.grams, flour, foamLost, balancing), place.ingredient, place.grams)
+    const free = kept(freedomOf(place.ingredient, place.grams, flour, foamLost, balancing), place.ingredient, place.grams)
+    const f = swapped(free, place.ingredient, place.grams, false)
     add({
       key: place.key,
       ingredient: place.ingredient,
@@ -250,7 +269,12 @@ export function draft(
     if (!standIn) continue
     for (const b of standIn.brings) {
       const grams = place.grams * b.ratio
-      const f = kept(freedomOf(need(b.ingredient), grams, flour, foamLost), need(b.ingredient), grams)
+      const f = swapped(
+        kept(freedomOf(need(b.ingredient), grams, flour, foamLost), need(b.ingredient), grams),
+        need(b.ingredient),
+        grams,
+        true,
+      )
       // What stands in together stays together: each near its own share.
       const together = standIn.brings.length > 1 && !f.fixed
       bring(

@@ -236,3 +236,21 @@ Brush the cake with the syrup and spread with the icing.`
     expect(p.conflicts[0]!.try.length).toBeGreaterThan(0)
   })
 })
+
+describe('what is done to a warm cake', () => {
+  const page = (end: string) =>
+    `Seed bars\n200 g plain flour\n100 g butter\n100 g sugar\n2 eggs\n1 tsp sea salt flakes\n\nMethod\nBeat the butter and sugar, beat in the eggs, fold in the flour. Spread in a 20 cm tin. Bake at 180 C for 25 minutes. ${end}`
+  const labels = (end: string) => plan(page(end)).activities.map((a) => a.label)
+
+  it('sprinkled before the recipe’s own cooling is sprinkled before it', () => {
+    const said = labels('Sprinkle with the salt. Cool for 30 minutes in the tin. Cut into bars.')
+    expect(said.indexOf('Sprinkle with the salt.')).toBeLessThan(said.findIndex((x) => x.startsWith('Cool')))
+    expect(said.filter((x) => x.startsWith('Cool'))).toHaveLength(1)
+  })
+
+  it('“unmould when lukewarm” waits until it is', () => {
+    const p = plan(page('Unmould when lukewarm.'))
+    const stands = at(p, /it is lukewarm$/)
+    expect(minuteOf(stands.end) - minuteOf(stands.start)).toBeGreaterThanOrEqual(15)
+  })
+})

@@ -271,8 +271,13 @@ class Planner {
         (cooled && ahead.some((t) => t.acts.includes('roll') || saysWarm(t))) ||
         // "Stab it as it comes out": what is made before that is made while it is hot.
         ahead.some((t) => (t.acts.some((a) => a === 'poke' || a === 'soak') && saysWarm(t)) || signOf(t, 'onWarm'))
+      // "Unmould when lukewarm": until then it stands in its tin.
+      if (act === 'unmould' && this.baked && this.stood < COOLED / 2 && signOf(task, 'lukewarm')) this.coolNow(TEPID)
       if (act === 'unmould' && this.baked) this.out = true
-      if (this.baked && !stillWarm && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest'))) this.coolFirst(task)
+      // "Sprinkle with salt. Cool in the pan before slicing": told before its cooling, done before it.
+      const beforeCooling = act === 'decorate' && cooled && this.tasks[until]!.acts.includes('cool') && until - n <= 2
+      if (this.baked && !stillWarm && !beforeCooling && (ON_COLD.has(act) || (!cooled && !WARM.has(act) && act !== 'rest')))
+        this.coolFirst(task)
       // "Mark into twelve after 15 minutes": first it stands, then it is done.
       const after = this.baked && (act === 'cut' || act === 'unmould') && signOf(task, 'after') ? sumOf(task.clauses) : null
       if (after) this.standFirst(after)
@@ -514,9 +519,13 @@ class Planner {
   }
 }
 
+/** Shorter than this, min, is a manner. */
+const LEAST_TIME = 0.25
+
 /** Minutes that clauses give, together; `null` where none does. */
 function sumOf(clauses: readonly Clause[]): [number, number, number] | null {
-  const given = clauses.flatMap((c) => (c.minutes ? [c.minutes] : []))
+  // "One second a side" is how, not how long.
+  const given = clauses.flatMap((c) => (c.minutes && c.minutes[1] >= LEAST_TIME ? [c.minutes] : []))
   if (!given.length) return null
   const low = given.reduce((sum, m) => sum + m[0], 0)
   const high = given.reduce((sum, m) => sum + m[1], 0)
@@ -566,8 +575,12 @@ function tasksOf(recipe: Recipe): Task[] {
     const close = () => {
       if (!open) return
       const label = ordered(tidy(text.slice(open.from, open.to)), open.task.clauses[0]!.verb)
-      const idle = open.task.acts.every((a) => a === 'other') && !sumOf(open.task.clauses)
-      if (/\p{L}/u.test(label) && !isAside(label) && !(idle && acting.length > open.task.clauses.length)) out.push({ ...open.task, label })
+      // "Repeat" is work, whatever it repeats.
+      const idle = open.task.acts.every((a) => a === 'other') && !sumOf(open.task.clauses) && open.task.clauses[0]!.verb !== 'repeat'
+      // "Make and bake as the box says": the first word is of what follows.
+      const only = acting.length > 1 && /^(?:make|prepare)$/i.test(label)
+      if (/\p{L}/u.test(label) && !only && !isAside(label) && !(idle && acting.length > open.task.clauses.length))
+        out.push({ ...open.task, label })
       open = null
     }
     for (const c of clauses) {

@@ -64,6 +64,8 @@ export function retellFoams(sheet: Sheet, work: Work): void {
         )
         // "Whip the whites and add them": it is one mixture now.
         const next = work.clauses[n + 1]
+        // "Gradually beat in the sugar until thick": of the foam too.
+        if (next?.act === 'mix' && next.things.every((t) => isLine(t) && need(t.ingredient).kind === 'sugar')) unfroth(work, next)
         const them = next && !lines.some((t) => !isEgg(t.ingredient)) && /\bthem\b/.exec(work.text.slice(...next.span))
         if (them) work.edits.push({ from: next.span[0] + them.index, to: next.span[0] + them.index + 4, words: 'it' })
       }
@@ -87,7 +89,7 @@ const SPOKEN_OF = /\b(?:so(?: that)?|otherwise|lest|in case)\s+$/i
 /** What does not whip is stirred smooth, and never comes to a froth. */
 function unfroth(work: Work, c: Clause) {
   const sign = c.until && work.text.slice(...c.until)
-  if (!sign || !/\b(?:froth\w*|foam\w*|fluffy|bubbly|pale)\b/i.test(sign)) return
+  if (!sign || !/\b(?:froth\w*|foam\w*|fluffy|bubbly|pale|thick|thickened|ribbons?|doubled|tripled)\b/i.test(sign)) return
   const tail = /[\s,;.!]*(?:\b(?:and|then)\b\s*)*$/i.exec(sign)![0]
   work.edits.push({ from: c.until![0], to: c.until![1], words: `until smooth${tail}` })
 }
@@ -154,7 +156,9 @@ function eggNames(sheet: Sheet, part: number, together: ReadonlySet<string> = ne
   }
   for (const l of [...by, ...looseLiquids(sheet, part)]) {
     if (sheet.isSaid(l) || (school && isDry(l.ingredient)) || isDry(l.ingredient)) continue
-    if (!names.some((n) => n.includes(sheet.name(l.ingredient)))) names.push(sheet.name(l.ingredient))
+    const name = sheet.name(l.ingredient)
+    // "60 g of the soy yogurt" is that; "condensed milk" is no milk.
+    if (!names.some((n) => n === name || n.endsWith(` the ${name}`))) names.push(name)
     sheet.say(l)
   }
   if (!school)
@@ -270,7 +274,13 @@ export function eggMention(
     const how = inTurns(sheet) && (manner || clause?.act === 'cream') ? ', in turns with the flour' : manner ? ' a little at a time' : ''
     const goes = (manner?.[1] ?? '').replace(/\b(?:go|come)\b/i, (verb) => (names.length > 1 ? verb : /go/i.test(verb) ? 'goes' : 'comes'))
     const pour = `${goes}${how}`
-    work.edits.push(...inList(work, np.from, to, [withArticle(names[0]!), ...names.slice(1)], pour))
+    const alone = sheet.fateOf(found.part, found.ingredient).by
+    // "stir in 2 eggs": who tells amounts in the method tells them of what stands there.
+    const first =
+      alone.length === 1 && !alone[0]!.shares && names[0] === sheet.name(alone[0]!.ingredient)
+        ? sheet.nameTold(alone[0]!)
+        : withArticle(names[0]!)
+    work.edits.push(...inList(work, np.from, to, [first, ...names.slice(1)], pour))
     if (!sheet.r.egg?.foams && clause?.act === 'mix') unfroth(work, clause)
     work.why.add(`${capital(`the ${joined(names)}`)} ${names.length > 1 ? 'take' : 'takes'} the place of the eggs.`)
     return

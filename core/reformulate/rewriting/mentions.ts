@@ -165,11 +165,11 @@ function swapFor(
   const together = new Set(here?.things.flatMap((t) => (isLine(t) ? [t.ingredient] : [])))
   by.forEach((b) => sheet.say(b))
   const short = m.words.length === 1 && /^flour/.test(m.words[0]!)
-  // Flour for flour keeps its short name, once it was said what it is; "a spoonful of flour" comes out of a jar.
+  // Flour for flour keeps its short name, once it was said what it is; "a spoonful of flour" and what dusts a tin come out of a jar.
   const known = !np.amount && !/\b(?:of|little|some|more|extra) $/i.test(work.text.slice(0, work.scan.tokens[m.from]!.from))
   const own = work.text.slice(work.scan.tokens[m.from]!.from, work.scan.tokens[m.to - 1]!.to)
   const names =
-    flour && short && known && !first && !by.some((b) => b.shares && here?.act !== 'ready-tin')
+    flour && short && known && !first && here?.act !== 'ready-tin' && !by.some((b) => b.shares)
       ? ['flour']
       : by.map(
           (b) =>
@@ -233,6 +233,9 @@ function asWritten(sheet: Sheet, id: string, from: string, own: string): string 
   const last = own.split(/\s+/).at(-1)!.toLowerCase()
   const called = id.endsWith('-gf') && need(id).names.find((n) => n.split(' ').at(-1) === last)
   if (called) return called
+  // Plant fat has nothing in it that browns.
+  if (/^(?:browned|brown|nut-brown|noisette) /i.test(own) && need(id).kind === 'fat' && (need(id).per100.plasticFat ?? 0) > 0)
+    return `melted ${sheet.name(id)}`
   const spelt = /yogh?ourt|yoghurt/i.exec(own)
   return spelt ? sheet.name(id).replace('yogurt', spelt[0].toLowerCase()) : sheet.name(id)
 }

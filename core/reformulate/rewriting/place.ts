@@ -75,7 +75,7 @@ export function placeNew(sheet: Sheet) {
       sheet,
       sheet.sodaAfter,
       {
-        text: `Only then sift the ${sheet.name('baking-soda')} over it and stir it in quickly.`,
+        text: `Only then sift ${sheet.nameTold(sheet.result('baking-soda')!)} over it and stir it in quickly.`,
         why: 'Soda foams as soon as it is wet: it does not wait out a rest.',
         role: 'add',
       },

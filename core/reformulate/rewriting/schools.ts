@@ -91,7 +91,7 @@ export function collectSchoolSteps(sheet: Sheet) {
     if (s.text.includes('{acid}') && !sheet.r.lines.some((l) => l.to > l.from && need(l.ingredient).kind === 'acid')) return
     const rest = s.rests && sheet.resting === 'soda-late'
     const words = rest
-      ? `Let the batter stand for 20 minutes. Only then sift the ${sheet.name('baking-soda')} over it and stir it in quickly.`
+      ? `Let the batter stand for 20 minutes. Only then sift ${sheet.nameTold(sheet.result('baking-soda')!)} over it and stir it in quickly.`
       : text
     const role: StepRole = s.rests ? 'rest' : s.at === 'after' ? 'test' : s.at === 'last' && !s.warns ? 'add' : 'prepare'
     if (!sheet.prepared.some((p) => p.text === words))

@@ -126,6 +126,8 @@ export class Sheet {
   readonly prepared: Prepared[] = []
   private readonly begun = new Map<OptionLine, Set<string>>()
   readonly batterParts: Set<number>
+  /** The method tells the amounts, and there is no list beside it. */
+  private readonly listless: boolean
   /** One sentence tells several batters at once. */
   private readonly twinned: boolean
   /** Whether the batter rests, and whether its soda goes in only then. */
@@ -141,6 +143,8 @@ export class Sheet {
     this.batterParts = new Set(r.recipe.parts.flatMap((p, i) => (p.role === 'batter' ? [i] : [])))
     if (!this.batterParts.size) this.batterParts.add(0)
     for (const l of r.lines) this.takeLine(l)
+    const said = model.steps.map((x) => x.text).join('\n')
+    this.listless = r.recipe.parts.every((p) => p.lines.every((l) => said.includes(l.text)))
     this.called = r.egg ? this.fill(r.egg.calledInMethod).replace(/^the /, '') : ''
     this.twinned = model.steps.some((step) =>
       step.clauses.some((c) =>
@@ -187,6 +191,11 @@ export class Sheet {
 
   name(id: string): string {
     return spoken(id, this.r.region)
+  }
+
+  /** "the yogurt"; with its amount where the method is the only list there is: "105 g yogurt". */
+  nameTold(l: Pick<OptionLine, 'ingredient' | 'kitchen'>): string {
+    return this.listless ? `${l.kitchen} ${this.name(l.ingredient)}` : `the ${this.name(l.ingredient)}`
   }
 
   /**

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../contract/handle'
+import type { Goal } from './goals'
+
+const best = (text: string, goals: Goal[], region: 'uk' | 'us' = 'uk') =>
+  answer('reformulate', { text, region, goals, limit: 3 }).options[0]!
+const grams = (text: string, goals: Goal[], id: RegExp) =>
+  best(text, goals)
+    .lines.filter((l) => id.test(l.ingredient))
+    .reduce((sum, l) => sum + l.to, 0)
+
+const KULFI =
+  'Saffron milk cake\n200 g plain flour\n150 g sugar\n150 g yogurt\n180 ml milk\n60 g butter, melted\n1½ tsp baking powder\n\nMethod\nStir the yogurt, milk, sugar and butter. Fold in the flour and baking powder. Bake at 180 C in a 20 cm round tin for 35 minutes.'
+const TRIFLE =
+  'Orange trifle slice\n200 g digestive biscuits\n250 g mascarpone\n300 ml double cream\n80 g icing sugar\n200 ml orange juice\n2 tbsp rum\n\nMethod\nWhip the cream with the icing sugar and fold in the mascarpone. Stir the orange juice and rum in a shallow bowl. Dip half the biscuits in it and lay them in a 20 cm square dish. Spread with half of the cream. Repeat. Chill for 4 hours.'
+const SQUARES =
+  'Tahini squares\n220 g tahini\n110 g honey\n2 eggs\n30 g plain flour\n½ tsp bicarbonate of soda\n80 g dark chocolate chips\n\nMethod\nWhisk the tahini, honey and eggs. Stir in the flour and bicarb, then the chips. Press into a 20 cm square tin and bake at 175 C for 22 minutes.'
+
+describe('milk for milk and fat for fat', () => {
+  it('keeps its measure, and the rest of the recipe with it', () => {
+    const { lines } = best(KULFI, ['vegan'])
+    for (const l of lines.filter((x) => x.from > 0 && x.to > 0)) expect(l.to, l.name).toBeCloseTo(l.from, 0)
+    expect(grams(KULFI, ['vegan'], /yogurt$/) / 150).toBeGreaterThan(0.92)
+    expect(grams(KULFI, ['vegan'], /-milk$/) / 185).toBeGreaterThan(0.92)
+  })
+
+  it('says of a stand-in how it is to be when it goes in', () => {
+    const lines = best(KULFI, ['dairy-free']).recipe.parts.flatMap((p) => p.lines)
+    const fat = lines.find((l) => /plant-butter|oil/.test(l.ingredient ?? ''))!
+    expect(fat.text).toMatch(fat.ingredient!.startsWith('oil') ? /^((?!melted).)*$/ : /melted$/)
+  })
+})
+
+describe('what biscuits are dipped into', () => {
+  it('is no part of the cream, and stays as much', () => {
+    expect(grams(TRIFLE, ['dairy-free'], /^orange-juice/)).toBeCloseTo(208, 0)
+    expect(grams(TRIFLE, ['dairy-free'], /^(?:plant-cream|coconut-cream)$/)).toBeGreaterThan(265)
+  })
+
+  it('“repeat” is work in the day', () => {
+    const { steps } = answer('counter', { text: TRIFLE, region: 'uk' })
+    expect(steps.map((s) => s.text)).toContain('Repeat.')
+  })
+})
+
+describe('nut butter in the place of flour', () => {
+  it('is judged as a whole, not on a spoonful of flour', () => {
+    expect(answer('balance', { text: SQUARES, region: 'uk' }).findings.filter((f) => f.severity !== 'note')).toEqual([])
+  })
+
+  it.each([['eggless'], ['gluten-free']] as Goal[][])('%s takes no more water than the eggs brought', (goal) => {
+    expect(grams(SQUARES, [goal], /^(?:water|.*milk.*)$/)).toBeLessThan(90)
+  })
+})
