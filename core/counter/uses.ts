@@ -46,6 +46,8 @@ const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
 
 const OF_TIN = /\b(?:pan|tin|mould|mold|tray)\b/i
 
+const AT_LAST = /\b(?:to (?:serve|finish|decorate|garnish|dust|sprinkle)|for (?:serving|dusting|finishing|decoration|sprinkling))\b/i
+
 /** Roles that are made for after the oven. */
 const AFTER: readonly Role[] = ['frosting', 'topping']
 
@@ -107,7 +109,9 @@ export function usesOf(recipe: Recipe, sentences: readonly Sentence[], kitchen: 
     const early = !AFTER.includes(o.role) && o.role !== 'filling' && o.role !== 'soak'
     const mixing = sentences.findLastIndex((s) => s.mixes && s.baked === !early)
     const any = sentences.findLastIndex((s) => s.baked === !early)
-    const at = [along, flour, same, mixing, any, sentences.length - 1].find((n) => n >= 0)
+    // "Extra icing sugar, to serve" waits for the end.
+    const last = AT_LAST.test(o.line.text) ? sentences.length - 1 : -1
+    const at = [last, along, flour, same, mixing, any, sentences.length - 1].find((n) => n >= 0)
     if (at !== undefined) give(at, [o])
   }
   return found.map((uses, n) => {

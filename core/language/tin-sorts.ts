@@ -1,3 +1,4 @@
+import { FRACTION_SIGNS } from './lexicon'
 import type { Tin, TinShape } from '../measure/tin'
 import { mlBelow, sectionOf } from '../measure/section'
 
@@ -36,15 +37,32 @@ const ML: readonly (readonly [RegExp, number])[] = [
   [/^(?:cups?)$/i, 237],
 ]
 const CAPACITY =
-  /(\d+(?:[.,]\d+)?|½|\d+\s*½)\s*-?\s*(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?|qt|quarts?|pt|pints?|cups?)\b(?!\s+(?:of|water|batter|sugar|flour|milk))/i
+  /(\d\s*\/\s*\d|\d+(?:[.,]\d+)?|[½⅓¼¾⅔]|\d+\s*½)\s*-?\s*(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?|qt|quarts?|pt|pints?|cups?)\b(?!\s+(?:of|water|batter|sugar|flour|milk))/gi
+/** What stands behind the capacity of a tin, at most three words away. */
+const HOLDS = /^[\s-]*(?:capacity )?\)?\s*(?:[\p{L}-]+ ){0,3}?(?:tins?|pans?|mou?lds?|dish|bundt|basins?|ramekins?|ring|tube|loaf|bowl)\b/iu
 
 /** What a tin is said to hold, ml; nothing under 60 ml is a tin. */
 export function capacityIn(text: string): number | undefined {
-  const found = CAPACITY.exec(text)
+  const all = [...text.matchAll(CAPACITY)]
+  // "Sprinkle 1 cup of pecans into a 14-cup Bundt pan": the measure that stands before a tin is the tin's.
+  const found = all.find((m) => HOLDS.test(text.slice(m.index + m[0].length))) ?? all[0]
   if (!found) return undefined
-  const n = Number(found[1]!.replace(',', '.').replace(/\s*½/, '.5'))
+  const [over, under] = found[1]!.split('/').map(Number)
+  const n = under ? over! / under : (FRACTION_SIGNS[found[1]!] ?? Number(found[1]!.replace(',', '.').replace(/\s*½/, '.5')))
   const ml = n * (ML.find(([unit]) => unit.test(found[2]!))?.[1] ?? 0)
   return ml >= 60 && ml <= 12_000 ? ml : undefined
+}
+
+const COUNTS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
+const VESSELS = new RegExp(
+  `\\b(\\d{1,2}|${COUNTS.join('|')})\\s+(?:x\\s+)?(?:individual |small |mini )?(?:\\d+(?:[./]\\d+)?|[½⅓¼¾⅔])\\s*-?\\s*(?:cups?|ml)\\b[^.]{0,40}?\\b(?:pans|tins|mou?lds|basins|ramekins|dishes|rings)\\b`,
+  'i',
+)
+
+/** "Ten ½-cup friand pans", "eight 150 ml basins": how many of what each holds so much. */
+export function vesselsIn(text: string): number | undefined {
+  const said = VESSELS.exec(text)?.[1]?.toLowerCase()
+  return said === undefined ? undefined : /\d/.test(said) ? Number(said) : COUNTS.indexOf(said) + 1
 }
 
 /** A tin of the same proportions that holds so many ml to its rim. */

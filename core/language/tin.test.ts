@@ -20,6 +20,8 @@ describe('tins that a method names', () => {
     ['Butter a 12-hole mini muffin tin x2.', { shape: 'cupcake', count: 24 }],
     ['Line a 20 x 20 tin.', { shape: 'square', mm: { width: 200 } }],
     ['Spread in a 23 x 33 cm swiss roll tin.', { shape: 'sheet', mm: { width: 230, length: 330 } }],
+    ['Grease ten ½-cup (125 ml) friand pans.', { shape: 'cupcake', count: 10 }],
+    ['Pour into six 1-cup mini bundt tins.', { shape: 'fluted', count: 6 }],
     ['Bake in a 10 cup bundt pan at 325F', { shape: 'fluted', count: 1 }],
     ['Divide between three 8" cake pans', { shape: 'round', count: 3, mm: { diameter: 203 } }],
     ['Divide between 2 greased and lined 18 cm round tins and bake for 25 minutes', { shape: 'round', count: 2, mm: { diameter: 180 } }],

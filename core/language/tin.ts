@@ -1,7 +1,7 @@
 import type { Material, Tin, TinShape } from '../measure/tin'
 import { dialsIn, type Dial, type Size } from './dial'
 import { valueAt } from './number'
-import { capacityIn, holding, lowWallIn, SORTS } from './tin-sorts'
+import { capacityIn, holding, lowWallIn, SORTS, vesselsIn } from './tin-sorts'
 import { tokenise, wordsBetween, type Token } from './token'
 
 const INCH = 25.4
@@ -276,16 +276,18 @@ function tinOf(written: string): TinMention | undefined {
   }
   let count = countIn(t, sizes, dials)
   if (shape === 'cupcake') {
-    const holes = holesIn(t)
+    const holes = vesselsIn(sentence) ?? holesIn(t)
     count = holes ?? 12
     if (holes) assumed = false
     mm = sort?.mm ?? USUAL.cupcake
   }
   const ml = size || kilos ? undefined : capacityIn(sentence)
+  if (ml && shape === 'cupcake' && (vesselsIn(sentence) !== undefined || /\bholes?\s*\(/i.test(sentence))) mm = holding(shape, mm, ml)
   if (ml && shape !== 'cupcake') {
     mm = holding(shape, mm, ml)
     assumed = false
     if (shape !== 'round' && shape !== 'loaf') count = 1
+    count = vesselsIn(sentence) ?? count
   } else if (sort) assumed = false
   const depth = sized.find((d) => DEEP.test(wordsBetween(t, d.to, d.to + 2)))?.sides[0] ?? (size && lowWallIn(sentence))
   if (depth && shape !== 'cupcake') mm = { ...mm, height: Math.round(depth) }

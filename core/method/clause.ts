@@ -4,7 +4,7 @@ import type { Mention } from '../language/name'
 import { isUntil, type Token } from '../language/token'
 import { roleOf } from '../recipe/role'
 import { ADVERBS, baseOf, IF, MOSTLY_VERBS, NOT, NOUN_VERBS, PARTICIPLES, UNTIL, VERB_CLASS, WHEN } from './lexicon'
-import { sentencesOf } from './sentence'
+import { sentencesOf } from '../language/sentence'
 
 /** A piece of a sentence with one verb, before it is known what it means; all places are tokens. */
 export interface Piece {
@@ -95,6 +95,16 @@ function isVerb(
   if (/^(?:goes|comes)$/.test(token.word) && /^(?:into|onto)$/.test(t[i + 1]?.word ?? '')) return { verb: 'put', gerund: false }
   // "and straight into a lined tin": the verb that a terse baker leaves out.
   if (token.word === 'into' && atBoundary(t, i, start) && goesInto(t, i, end)) return { verb: 'put', gerund: false }
+  // "Cool in the tin, fridge 4 hrs": the place is what is done.
+  if (
+    /^(?:fridge|freezer)$/.test(token.word) &&
+    atBoundary(t, i, start) &&
+    (t[i + 1]?.kind === 'number' || /^(?:for|it|them|overnight|until|till)$/.test(t[i + 1]?.word ?? ''))
+  )
+    return { verb: token.word === 'fridge' ? 'chill' : 'freeze', gerund: false }
+  // "Dry stuff in one bowl" names things.
+  if (token.word === 'dry' && /^(?:ingred\w*|ingr|stuff|mix|mixture|things?|items?|goods|bits)$/.test(t[i + 1]?.word ?? ''))
+    return undefined
   if (!base) return undefined
   if (base.form === 'third') return narrated(t, i, start) ? { verb: base.verb, gerund: false } : undefined
   if (!atBoundary(t, i, start)) {
@@ -132,7 +142,7 @@ function isVerb(
     const greases =
       /^(?:butter|oil|flour)$/.test(token.word) &&
       /^(?:and|&)$/.test(next?.word ?? '') &&
-      /^(?:line|flour|dust|grease|paper|sugar|base|breadcrumbs?|crumbs?)$/.test(t[i + 2]?.word ?? '') &&
+      /^(?:line|flour|dust|grease|paper|sugar|base|starch|semolina|cocoa|breadcrumbs?|crumbs?)$/.test(t[i + 2]?.word ?? '') &&
       !/^(?:mix|stir|beat|cream|rub)$/.test(t[i - 2]?.word ?? '') &&
       // "the eggs, oil and sugar" is a list.
       !(t[i - 1]?.text === ',' && mentions.some((m) => m.to === i - 1))
@@ -222,6 +232,7 @@ const FOOD_VERBS = new Set([
   'salt',
   'finish',
   'fan',
+  'starch',
 ])
 const DETERMINERS = new Set([
   'the',
@@ -528,12 +539,15 @@ function plainVerb(t: readonly Token[], i: number, start: number, opened: number
     t[opened - 1]?.word !== 'only'
   )
     return undefined
-  if (i < opened + 2 || x.kind !== 'word' || !(x.word in VERB_CLASS) || FOOD_VERBS.has(x.word)) return undefined
+  // "When cold sandwich with jam": a thing that is dressed with another.
+  const dresses = t[i + 1]?.word === 'with' && /^(?:spread|scatter|pipe)$/.test(VERB_CLASS[x.word] ?? '') && x.word !== 'sugar'
+  if (i < opened + 2 || x.kind !== 'word' || !(x.word in VERB_CLASS) || (FOOD_VERBS.has(x.word) && !dresses)) return undefined
   // "shortly before dinner get the oven to 200 °C": the time ends with its meal.
   if (i === opened + 2 && MEALS.test(t[i - 1]!.word) && !/^(?:or|and)$/.test(t[i + 1]?.word ?? '')) return x.word
   if (mentions.some((m) => i >= m.from && i < m.to)) return undefined
   if (
     NOUN_VERBS.has(x.word) &&
+    !dresses &&
     t[i + 1]?.word !== 'in' &&
     !mentions.some((m) => m.from === i + 1) &&
     // "While they bake mix the juice and sugar"
@@ -546,7 +560,7 @@ function plainVerb(t: readonly Token[], i: number, start: number, opened: number
     /^(?:you|we|i|they|it|to|and|or|can|will|should|must|the|a|an|of|do|does|your|on|in|for|with|at)$/.test(before.word)
   )
     return undefined
-  return OBJECTS.has(t[i + 1]?.word ?? '') || mentions.some((m) => m.from === i + 1) ? x.word : undefined
+  return dresses || OBJECTS.has(t[i + 1]?.word ?? '') || mentions.some((m) => m.from === i + 1) ? x.word : undefined
 }
 
 /** "While you stir the yoghurt", "as you add the milk": another thing done, if something goes in. */

@@ -45,7 +45,7 @@ const CLASSES: Readonly<Record<VerbClass, string>> = {
   boil: 'boil simmer bubble scald bring reduce caramelise caramelize thicken',
   cook: 'cook steam microwave roast toast',
   bake: 'bake',
-  grease: 'grease line butter flour oil spray prepare paper bread',
+  grease: 'grease line butter flour oil spray prepare paper bread starch',
   put: 'put empty pour pile spoon scrape tip transfer turn place drop ladle press level smooth fill lay set take pop slide return scoop squash push arrange pile shape pack pat ease shake tap bang distribute dollop spin fan',
   divide: 'divide split halve share',
   cool: 'cool',
@@ -132,7 +132,7 @@ export function baseOf(word: string): { verb: string; form: 'base' | 'gerund' | 
 export const NOUN_VERBS =
   words(`cream butter bread flour oil ice zest juice sugar snow layer form stand rest set cover heat cut place press top dust mark cool roll mix fold work
   score share spray glaze light paper line finish drain core freeze boil puree brown rice coat crown test run dry level smooth thin free season colour flavour bind
-  fan drop store hold serve warm scoop rub fry soak dip brush pass stick draw toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
+  fan starch drop store hold serve warm scoop rub fry soak dip brush pass stick draw toast sandwich stack mount crumble swirl marble feed measure keep start open close switch stop use see have get do try read split halve spin hang peel grate take call save watch tent adjust mask`)
 /** Of these the ones that are verbs nearly always. */
 export const MOSTLY_VERBS = words(
   'fold mix cool set place press roll cut fill keep take heat cover stand top dust drop serve rub brush chill soak freeze leave work finish sandwich drain smooth level warm hang boil peel split',

@@ -23,8 +23,9 @@ export interface Signs {
   sides?: 2
 }
 
+/** Warm is the cake, not the water under a bowl. */
 const WARM =
-  /\b(?:warm|hot|straight (?:away|from|out)|(?:as|when|once|moment) (?:it|they|the cakes?)(?:['’]s|['’]re| comes?| is| are) out|(?:it|they|the \w+) (?:has |have )?(?:leaves?|left) the oven|immediately|at once|still)\b/i
+  /\bwarm(?! (?:water|milk|cream|coffee|place|room|up))\b|\bhot(?! (?:water|milk|cream|coffee|oven|oil|fat|pan))\b|\b(?:straight (?:away|from|out)|(?:as|when|once|moment) (?:it|they|the cakes?)(?:['’]s|['’]re| comes?| is| are) out|(?:it|they|the \w+) (?:has |have )?(?:leaves?|left) the oven|immediately|at once|still)\b/i
 const ON_WARM =
   /\b(?:hot|warm) (?:cakes?|sponges?|loaf|layers?|puddings?|brownies?|bars?)\b|\bwhil(?:e|st) (?:(?:it|they)(?: is| are|['’]s|['’]re)? )?(?:still )?(?:just |quite |very |nice and )?(?:hot|warm)\b|\bstraight from the oven\b|\b(?:as|when|once|moment) (?:it|they|the \w+)(?: comes?|['’]s|['’]re| is| are) out(?! of (?:the|its|their) (?:tin|pan|mou?ld))\b|\bas (?:it|they|the \w+) (?:has |have )?(?:leaves?|left) the oven\b/i
 const LUKEWARM = /\b(?:luke-?warm|just warm|barely warm|still (?:a little|slightly|a bit) warm|slightly warm)\b/i

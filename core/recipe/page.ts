@@ -1,4 +1,5 @@
-import { ABBREVIATED, scan } from '../language/item'
+import { scan } from '../language/item'
+import { sentencesOf as sentenceSpans } from '../language/sentence'
 import { tokenise } from '../language/token'
 import type { Region } from '../measure/region'
 import { unitNamed } from '../measure/unit'
@@ -8,6 +9,7 @@ import { rowsOf } from './layout'
 import { linesOf, readLine, type LineOptions, type ReadLine } from './line'
 import type { PageLine, Part, Question } from './recipe'
 import { roleOf } from './role'
+import { IN_SHELL } from './weigh'
 
 /** A page taken apart: its title, parts with their lines, steps, and what every line of it was taken for. */
 export interface Page {
@@ -111,21 +113,19 @@ function inlineHead(text: string): { name: string; rest: string } | undefined {
   return { name, rest: m[2]! }
 }
 
-/** Sentences of a text; a full stop behind an abbreviation ends none. */
+/** Sentences of a text, by its words; a semicolon ends one too. */
 export function sentencesOf(text: string): string[] {
   const t = tokenise(text)
-  const out: string[] = []
-  let from = 0
-  t.forEach((x, i) => {
-    if (!/^[.!?;]$/.test(x.text) || !t[i + 1] || t[i + 1]!.from === x.to) return
-    const before = t[i - 1]
-    const measured = t[i - 2]?.kind === 'number' || t[i - 2]?.kind === 'fraction'
-    if (x.text === '.' && before && ABBREVIATED.test(before.word) && (measured || !/^\p{Lu}/u.test(t[i + 1]!.text))) return
-    out.push(text.slice(from, x.to).trim())
-    from = x.to
+  return sentenceSpans(t).flatMap(([from, to]) => {
+    const pieces: string[] = []
+    let start = from
+    for (let i = from; i < to; i++)
+      if (t[i]!.text === ';' && t[i + 1] && i + 1 < to) {
+        pieces.push(text.slice(t[start]!.from, t[i]!.to))
+        start = i + 1
+      }
+    return [...pieces, text.slice(t[start]!.from, t[to - 1]!.to)]
   })
-  const last = text.slice(from).trim()
-  return [...out, ...(last ? [last] : [])]
 }
 
 const PAGE_KIND: Readonly<Record<Label, PageLine['kind']>> = {
@@ -241,9 +241,8 @@ class Builder {
   }
 }
 
-const OF_EGGS = /^\W*(?:the )?(?:same|equal|their|egg|eggs[’']?)(?: own)? weights? (?:of|in) /i
-/** A hen's egg without its shell, of its weight with it. */
-const IN_SHELL = 0.88
+const OF_EGGS =
+  /^\W*(?:(?:use|take|weigh(?: out)?|add|then|now|you need|and)\s+)*(?:(?:the )?(?:same|equal|egg|eggs[’']?)|that|this|their)(?: own)? weights? (?:of|in) /i
 
 /**
  * "their weight in butter, sugar and flour": bakers weigh the eggs in their shells and take as much of each.
@@ -254,7 +253,10 @@ function eggWeight(text: string, part: Part | undefined): string | undefined {
   const said = OF_EGGS.exec(text)
   if (!said || /\d/.test(text)) return undefined
   const eggs = part?.lines.filter((l) => l.ingredient === 'egg-whole') ?? []
-  const grams = eggs.reduce((sum, l) => sum + l.grams.best / (l.quantity?.unit === 'piece' ? IN_SHELL : 1), 0)
+  const grams = eggs.reduce(
+    (sum, l) => sum + l.grams.best / (l.quantity?.unit === 'piece' && !/\bwithout\b/i.test(l.text) ? IN_SHELL : 1),
+    0,
+  )
   return grams > 0 ? `${Math.round(grams)} g each of ${text.slice(said[0].length)}` : undefined
 }
 
@@ -461,7 +463,9 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
       for (const sentence of sentencesOf(c.numbering ? c.body : c.text)) {
         if (OF_TIN.test(sentence)) continue
         for (const { words, dresses } of dressings(sentence, baked)) {
-          const lines = build.sentence(words).lines.filter((l) => l.ingredient && l.quantity)
+          const lines = build
+            .sentence(eggWeight(words, build.has() ? build.part : undefined) ?? words)
+            .lines.filter((l) => l.ingredient && l.quantity)
           if (!lines.length) continue
           const head = dresses ?? PART_OF_SENTENCE.exec(words)?.[1]
           if (head) build.select(build.parts.find((p) => p.name.toLowerCase() === head.toLowerCase()) ?? build.open(capital(head)))

@@ -12,7 +12,7 @@ const ROLE_WORDS: readonly [Role, RegExp][] = [
   ],
   [
     'filling',
-    /\b(?:fill\w*|swirls?|curd|jam|jelly|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/gi,
+    /\b(?:fill\w*|mousses?|swirls?|curd|jam|jelly|custard|compote|layer|fruit|cr[eè]me p[aâ]tissi[eè]re|pastry cream|between|caramel|toffee)\b/gi,
   ],
   ['frosting', /\b(?:cream|topping cream|whipped)\b/gi],
   [

@@ -32,3 +32,35 @@ describe('a cake told in a letter', () => {
     expect(option!.method.map((m) => m.text).join(' ')).toContain(`${stands.kitchen} `)
   })
 })
+
+describe('weights that are told by the eggs', () => {
+  const page = (weigh: string) =>
+    `Grandma's sponge\n\n${weigh} Cream the butter and sugar. Beat in the eggs. Fold in the flour. Divide between two 20 cm tins and bake at 180 C for 22 minutes. When cold fill with 100 g jam.`
+  const grams = (weigh: string) =>
+    answer('parse', { text: page(weigh), region: 'uk' }).recipe.parts.map((p) =>
+      p.lines.map((l) => [l.ingredient, Math.round(l.grams.best)]),
+    )
+
+  it.each([
+    ['Weigh 3 eggs in their shells (180 g). Take that weight of butter, caster sugar and SR flour.', 158, 180],
+    ['Weigh 3 eggs (160 g without shells). Use the same weight of butter, caster sugar and SR flour.', 160, 160],
+  ])('%s', (weigh, eggs, each) => {
+    expect(grams(weigh)[0]).toEqual([
+      ['egg-whole', eggs],
+      ['butter-unsalted', each],
+      ['sugar-white', each],
+      ['flour-self-raising', each],
+    ])
+  })
+
+  it('an icing told with words cut short is a part of its own', () => {
+    const { parts } = answer('parse', {
+      text: 'Fudge cake\n\n1 c. butter\n2 c. sugar\n4 eggs\n½ c. cocoa\n1½ c. flour\n\nMelt butter & cocoa. Stir in sugar and eggs, then flour. Bake 350 for 35 min.\n\nIcing: 1 lb. conf. sugar, ½ c. milk, ⅓ c. cocoa. Mix until smooth & spread on the hot cake.',
+      region: 'us',
+    }).recipe
+    expect(parts.map((p) => p.lines.map((l) => l.ingredient))).toEqual([
+      ['butter-unsalted', 'sugar-white', 'egg-whole', 'cocoa-natural', 'flour-plain'],
+      ['sugar-icing', 'milk-whole', 'cocoa-natural'],
+    ])
+  })
+})

@@ -190,6 +190,9 @@ function ofEach(group: Group, pick: Measure, w: Weighed): boolean {
   )
 }
 
+/** A hen's egg without its shell, of its weight with it (measure/region.ts: the shell is about 11.5 %). */
+export const IN_SHELL = 0.88
+
 /**
  * Grams of the measures of one item, with what the measuring leaves uncertain.
  *
@@ -210,6 +213,11 @@ export function weigh(group: Group, w: Weighed): Weighing {
       low += sign * measure.low * more
       high += sign * measure.high * more
     }
+  // "4 eggs in their shells (240 g)": the shell is on the scale too.
+  if (pick.unit.kind === 'mass' && w.ingredient?.id === 'egg-whole' && w.words.has('shell') && !w.words.has('without')) {
+    low *= IN_SHELL
+    high *= IN_SHELL
+  }
   low = Math.max(0, low)
   high = Math.max(low, high)
   const [below, above] = one.spread

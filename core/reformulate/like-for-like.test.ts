@@ -52,3 +52,38 @@ describe('nut butter in the place of flour', () => {
     expect(grams(SQUARES, [goal], /^(?:water|.*milk.*)$/)).toBeLessThan(90)
   })
 })
+
+describe('shares of what changed', () => {
+  const page = (rest: string) =>
+    `Nut ring\n1½ cups chopped walnuts, divided\n2 cups all-purpose flour\n1 cup sugar\n2 eggs\n1 cup oil\n1½ tsp baking powder\n\nMethod\nSprinkle 1 cup walnuts into a greased 10-cup Bundt pan. Whisk the eggs, sugar and oil, stir in the flour and baking powder. Pour over the nuts. Bake at 350 F for 50 minutes. ${rest}`
+  it('are told with what is theirs of the new amount', () => {
+    const option = best(page('Cool, then scatter with the remaining ½ cup walnuts.'), ['nut-free'], 'us')
+    const method = option.method.map((m) => m.text).join(' ')
+    expect(method).not.toMatch(/walnut|1 cup sunflower|½ cup sunflower/)
+    expect(method).toMatch(/Sprinkle ½ cup \+ 1 tbsp|Sprinkle ½ cup \+ 2 tbsp|Sprinkle ⅔ cup/)
+  })
+
+  it('a least amount stays the least', () => {
+    const text = `Loaf\n200 g flour\n100 g butter\n100 g sugar\n2 eggs\n\nIcing\n150 g icing sugar\n1 to 2 tbsp milk\n\nMethod\nCream the butter and sugar, beat in the eggs, fold in the flour. Bake in a loaf tin at 180 C for 45 minutes. Stir the icing sugar with 1 tbsp milk. Add the remaining milk if it is stiff. Spread on the cold loaf.`
+    expect(
+      best(text, ['dairy-free'])
+        .method.map((m) => m.text)
+        .join(' '),
+    ).toMatch(/with 1 tbsp (?:soya|oat) milk/)
+  })
+})
+
+describe('tins and jars', () => {
+  const SPONGE =
+    'Sponge\n200 g plain flour\n100 g butter\n100 g sugar\n2 eggs\n1 tsp baking powder\n\nMethod\nCream the butter and sugar, beat in the eggs, fold in the flour and baking powder.'
+  const method = (tin: string, goals: Goal[]) =>
+    best(`${SPONGE} ${tin} Pour in the batter and bake at 180 C for 35 minutes.`, goals)
+      .method.map((m) => m.text)
+      .join(' ')
+
+  it.each([
+    ['Brush a 20 cm round tin with oil and dust it with flour.', 'gluten-free', /dust it with gluten-free flour/],
+    ['Butter and starch a 20 cm round tin.', 'dairy-free', /Grease and starch a 20 cm round tin/],
+    ['Butter and dust a 20 cm round tin.', 'dairy-free', /Grease and dust/],
+  ] as [string, Goal, RegExp][])('%s %s', (tin, goal, expected) => expect(method(tin, [goal])).toMatch(expected))
+})

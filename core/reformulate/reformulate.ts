@@ -111,18 +111,21 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   if (blocked.length) return finish([], { because: blocked, nearest: null }, 0, 0)
   const sugarAsked = request.goals.length > 0 && request.goals.every((g) => ['less-sugar', 'less-sweet', 'sugar-swap'].includes(g))
   const nothingToDo = (slots.length === 0 && request.goals.length + request.avoid.length > 0) || (sugarAsked && unsweetened(situation))
+  const own = balanceOf(request.recipe, request.family).findings
+  /** Faults that no need brought: they rule nothing out, and are said of the answer as of the recipe. */
+  const already = new Set(own.filter((f) => f.severity === 'fault').map((f) => f.code))
   // Who asks for nothing and has a good recipe gets it back.
   const content =
     slots.length === 0 &&
     request.goals.length + request.avoid.length + Object.keys(request.pin).length === 0 &&
     !request.altitudeM &&
-    !balanceOf(request.recipe, request.family).findings.some((f) => f.severity !== 'note')
+    !own.some((f) => f.severity !== 'note')
   if (nothingToDo || content) return finish([keepAll(situation, ask)], null, 1, 0)
 
   const sweetBeside = situation.places.some((p) => !p.inBatter && p.ingredient.kind === 'sugar' && p.grams > 0)
   const solved: Solved[] = []
   const work = (combination: Combination, held = false): Solved | undefined => {
-    const how = { balancing: slots.length === 0, held }
+    const how = { balancing: slots.length === 0, held, faulty: already.size > 0 }
     const d =
       draft(situation, combination, rules, limits, eggsGo, family, how) ??
       // A box or a sweetened cake holds its own sugar: what can be taken away is in the icing.
@@ -220,7 +223,7 @@ export function* reformulating(request: ReformulateRequest): Generator<Progress,
   options.forEach((o, i) => (o.id = `way-${i + 1}`))
 
   const because = eggsGo ? hopeless(situation) : []
-  const sound = options.filter((o) => !o.findings.some((f) => f.severity === 'fault'))
+  const sound = options.filter((o) => !o.findings.some((f) => f.severity === 'fault' && !already.has(f.code)))
   const asks = slots.length > 0
   if (because.length || (options.length > 0 && sound.length === 0 && asks)) {
     const best = options[0] ? withoutMainSet(options[0]) : null

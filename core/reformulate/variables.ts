@@ -71,6 +71,8 @@ const GAS_FOR_FOAM = 0.75
 const SWAP_LEEWAY = 0.08
 /** And how reluctantly: half of that costs a tolerance. */
 const SWAP_GIVE = 0.04
+/** What stays of a thin liquid where a stand-in holds more water, as a share. */
+const KEPT_LIQUID = 0.85
 /** Water in butter (USDA: 16 %), which oil does not bring. */
 const BUTTER_WATER = 0.16
 
@@ -139,6 +141,7 @@ function freedomOf(i: Ingredient, grams: number, flour: number, foamLost: boolea
  * The variables of one combination: what stays and how far it may move, what comes and between which limits.
  *
  * @param how.balancing nothing is asked but balance, so that sugar may grow too
+ * @param how.faulty the recipe has faults: more may move than what is swapped
  * @param how.held the baker's own sugar and fat stay as they are; what is poured and what raises makes up for it
  * @returns `undefined` where the rules leave no ingredient for a part of it
  */
@@ -149,7 +152,7 @@ export function draft(
   limits: Limits,
   eggsGo: boolean,
   family: Family,
-  { balancing = false, held = false }: { balancing?: boolean; held?: boolean } = {},
+  { balancing = false, held = false, faulty = false }: { balancing?: boolean; held?: boolean; faulty?: boolean } = {},
 ): Draft | undefined {
   const flour = Math.max(situation.mix.mass.flour, situation.mix.mass.total * 0.12)
   const foamLost = eggsGo && situation.family === 'foam'
@@ -217,23 +220,23 @@ export function draft(
     return { ...f, low, high: i.kind === 'fat' ? Math.min(f.high, grams * MOST_FAT) : f.high }
   }
   // Milk for milk and fat for fat is what a baker measures the same: what only changes places keeps its measure, and
-  // the rest of the recipe with it, but for the thin liquid that makes up for what the stand-in holds otherwise.
-  const swapsOnly = !eggsGo && combination.changes.length === 0 && combination.standIns.size > 0
+  // the rest of the recipe with it, but for the thin liquid that makes up for what the stand-in holds otherwise. Another
+  // flour drinks more, never less.
+  const swaps = !faulty && !eggsGo && combination.standIns.size > 0 && combination.changes.every((c) => c.change.slot === 'gluten')
+  const thirsty = combination.changes.length > 0
   const fatLeaves = situation.places.reduce(
     (g, p) => (p.main && p.ingredient.kind === 'fat' && combination.standIns.has(p.ingredient.id) ? g + p.grams : g),
     0,
   )
   const swapped = (f: Freedom, i: Ingredient, grams: number, comes: boolean): Freedom => {
-    if (!swapsOnly || f.fixed) return f
-    if (comes)
-      return {
-        ...f,
-        low: Math.max(f.low, grams * (1 - SWAP_LEEWAY)),
-        high: Math.min(f.high, grams * (1 + SWAP_LEEWAY)),
-        give: Math.max(1, grams * SWAP_GIVE),
-      }
-    if (!isThinLiquid(i)) return i.kind === 'leavener' || i.kind === 'acid' ? f : { low: grams, high: grams, give: 1, fixed: true }
-    return { ...f, low: Math.max(f.low, grams * 0.85), high: Math.min(f.high, grams * 1.15 + BUTTER_WATER * fatLeaves) }
+    if (!swaps || f.fixed) return f
+    const thin = isThinLiquid(i)
+    const low = Math.max(f.low, grams * (comes || thirsty ? 1 - SWAP_LEEWAY : KEPT_LIQUID))
+    if (comes && !(thirsty && thin))
+      return { ...f, low, high: Math.min(f.high, grams * (1 + SWAP_LEEWAY)), give: Math.max(1, grams * SWAP_GIVE) }
+    if (thirsty) return thin ? { ...f, low } : f
+    if (!thin) return i.kind === 'leavener' || i.kind === 'acid' ? f : { low: grams, high: grams, give: 1, fixed: true }
+    return { ...f, low, high: Math.min(f.high, grams * (2 - KEPT_LIQUID) + BUTTER_WATER * fatLeaves) }
   }
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
@@ -378,8 +381,11 @@ export function draft(
   if ((combination.egg && situation.eggGrams > 0) || combination.changes.some((c) => c.change.slot !== 'want')) loosen()
   const staying = variables.filter((v) => !state.gone.has(v))
   for (const [v, why] of state.gone) if (v.from > 0) removed.set(v.key, why)
-  // Agar boils in the water that the gelatine was soaked in: all of it is needed.
-  if (combination.standIns.get('gelatine')?.brings.some((b) => b.ingredient === 'agar'))
+  // Agar boils in the water that the gelatine was soaked in: all of it is needed. So is that of an agar that was there.
+  if (
+    combination.standIns.get('gelatine')?.brings.some((b) => b.ingredient === 'agar') ||
+    situation.places.some((p) => p.main && p.ingredient.id === 'agar')
+  )
     for (const v of staying) if (v.ingredient.kind === 'water' && v.from > 0) v.low = Math.max(v.low, v.from)
   // What the baker holds, and what there is, goes before everything but a hard need.
   for (const v of staying) {

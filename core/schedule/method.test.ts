@@ -253,4 +253,16 @@ describe('what is done to a warm cake', () => {
     const stands = at(p, /it is lukewarm$/)
     expect(minuteOf(stands.end) - minuteOf(stands.start)).toBeGreaterThanOrEqual(15)
   })
+
+  it('what is warmed for it does not make it warm', () => {
+    const said = labels('Cool, slice in half. Warm the jam with the juice. Spread it on the cake.')
+    const p = plan(page('Cool, slice in half. Warm the jam with the juice. Spread it on the cake.'))
+    expect(said.some((x) => x.startsWith('Cool'))).toBe(true)
+    const cool = at(p, /^Cool/)
+    expect(minuteOf(cool.end) - minuteOf(cool.start)).toBeGreaterThanOrEqual(45)
+  })
+
+  it('“fridge 4 hrs” is a chilling of its own', () => {
+    expect(labels('Cool completely in the tin, fridge 4 hrs.').slice(-2)).toEqual(['Cool completely in the tin', 'Fridge 4 hrs.'])
+  })
 })

@@ -77,6 +77,7 @@ const SAME_GO: readonly ReadonlySet<Act>[] = [
 ]
 /** Done to a cake while it is warm. */
 const WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll', 'unmould'])
+const TO_WARM: ReadonlySet<Act> = new Set<Act>(['poke', 'soak', 'roll'])
 /** Done to a cake that is cold. */
 const ON_COLD: ReadonlySet<Act> = new Set<Act>(['spread', 'pipe', 'decorate', 'cut', 'hollow'])
 /** Coolness of a cake that may be frosted: at least, usual, better; in the tin first. */
@@ -204,7 +205,9 @@ class Planner {
       0,
       recipe.parts.findIndex((p) => p.role === 'batter'),
     )
-    this.eatenWarm = methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
+    // A cake in a mug is eaten out of it.
+    this.eatenWarm =
+      methodSigns(recipe).mug || methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
   }
 
   private id(name: string | number): string {
@@ -414,12 +417,16 @@ class Planner {
     // "lift it out onto a rack", and the icing goes on while it is warm.
     const until = this.tasks.findIndex((t, i) => i > n && (t.acts.includes('cool') || t.acts.includes('chill')))
     const warmNext =
-      this.baked && !given && this.tasks.slice(n + 1, until < 0 ? undefined : until).some((t) => saysWarm(t) && !t.acts.includes('unmould'))
+      this.baked &&
+      !given &&
+      this.tasks
+        .slice(n + 1, until < 0 ? undefined : until)
+        .some((t) => saysWarm(t) && t.acts.some((a) => ON_COLD.has(a) || TO_WARM.has(a)))
     // "10 minutes in the tin, then completely"
     const minutes =
       given && short && this.baked && signOf(task, 'thenCold')
         ? ([given[0] + COOLS[0], given[1] + COOLS[1], given[2] + COOLS[2]] as const)
-        : (given ?? (warmNext ? STILL_WARM : usual))
+        : (given ?? (warmNext ? STILL_WARM : signOf(task, 'lukewarm') ? TEPID : usual))
     this.push({
       id: this.baked && !this.cools++ ? this.id('cool') : this.id(n),
       label: task.label,

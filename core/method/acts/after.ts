@@ -89,7 +89,7 @@ export const AFTER: readonly Rule[] = [
       // "Pour the cooled syrup over": cool already.
       says(c, /\b(?:cools?|cooling|cold|lukewarm|tepid|(?<!\b(?:the|your|with|of) )cooled)\b/) &&
       (c.cls === 'wait' || c.cls === 'put' || c.verb === '' || c.cls === 'unmould') &&
-      !says(c, /\bcold (?:water|milk|butter|cakes?|cream|layers?)\b/) &&
+      !says(c, /\bcold (?:water|milk|butter|cakes?|cream|layers?)\b|\b(?:over|on|onto) (?:the |each |your )?(?:cool|cold|cooled)\b/) &&
       !c.places.has('fridge'),
   ],
   ['cool', (c) => /\b(?:cold|cool|cools|cooled|completely)\b/.test(c.sign) && (c.cls === 'wait' || c.cls === 'put')],

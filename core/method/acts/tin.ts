@@ -1,4 +1,4 @@
-import { says, TIN_TARGET, type Rule } from './cues'
+import { has, says, TIN_TARGET, type Rule } from './cues'
 
 /** Tins are greased, lined, dusted; and what lines them is pastry. */
 export const TIN: readonly Rule[] = [
@@ -23,6 +23,8 @@ export const TIN: readonly Rule[] = [
       !c.baked &&
       !c.filled &&
       !says(c, /\b(?:pour|batter|mixture|crumbs? over|over the batter)\b/) &&
+      // "Sprinkle the pecans into a greased pan": they lie under the batter.
+      !(says(c, /\b(?:into|in the bottom|over the (?:base|bottom))\b/) && has(c, (_, kind) => kind === 'nut' || kind === 'fruit')) &&
       says(c, /\b(?:tins?|pans?|mou?lds?|cases|trays?)\b/) &&
       !c.hasHeat &&
       (c.cls !== 'other' || says(c, /greas|lined|line|butter|ready|out/)),

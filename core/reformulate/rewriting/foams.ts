@@ -1,5 +1,5 @@
 import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
-import { sentencesOf } from '../../method/sentence'
+import { sentencesOf } from '../../language/sentence'
 import { joined } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
 import { removeClause } from './edit'

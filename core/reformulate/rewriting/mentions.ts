@@ -171,11 +171,14 @@ function swapFor(
   const names =
     flour && short && known && !first && here?.act !== 'ready-tin' && !by.some((b) => b.shares)
       ? ['flour']
-      : by.map(
-          (b) =>
-            (here?.act === 'ready-tin' ? undefined : shareWritten(sheet, b, found.ingredient, together)) ??
-            asWritten(sheet, b.ingredient, found.ingredient, own),
-        )
+      : flour && here?.act === 'ready-tin' && sheet.r.glutenFree
+        ? ['gluten-free flour']
+        : by.map(
+            (b) =>
+              (here?.act === 'ready-tin' ? undefined : shareWritten(sheet, b, found.ingredient, together)) ??
+              // What is ground there is whole before.
+              asWritten(sheet, b.ingredient, found.ingredient, own).replace(here?.verb === 'grind' ? /^ground / : '', ''),
+          )
   // All of a line takes its new amount; "a spoonful" of it stays a spoonful.
   const whole = np.whole || (found.thing !== undefined && found.thing.share === undefined && !found.thing.rest)
   const amount =
@@ -183,6 +186,22 @@ function swapFor(
       ? `${by[0]!.kitchen} `
       : ''
   const at = work.scan.tokens[m.from]!.from
+  // "1 cup of the pecans … the remaining ½ cup": each its share of what stands for them.
+  const share = found.thing?.share
+  const measured = np.amount && /^[\d¼½¾⅓⅔⅛]/.test(work.text.slice(...np.amount))
+  if (np.amount && measured && by.length === 1 && share !== undefined && share < 1 && !by[0]!.shares) {
+    work.edits.push({ from: np.amount[0], to: np.amount[1], words: sheet.kitchen(by[0]!.ingredient, by[0]!.to * share) })
+    work.edits.push({ from: at, to: np.to, words: names.join('') })
+    work.why.add('The amount follows its line.')
+    return
+  }
+  // "1 tbsp milk" of "1 to 2 tbsp" is the least of it still.
+  const told = found.thing && sheet.r.recipe.parts[found.part]?.lines[found.thing.line]?.quantity
+  const said = np.amount && work.scan.measures.find((x) => work.scan.tokens[x.from]!.from === np.amount![0])
+  if (told && said && told.low < told.high && (said.low === told.low || said.low === told.high) && said.low === said.high) {
+    work.edits.push({ from: at, to: np.to, words: names.join('') })
+    return
+  }
   // "A cup each of plain and self-raising flour" is one amount of what stands for both.
   const both = by.length === 1 && by[0]!.replaces.length > 1 && EACH_OF.exec(work.text.slice(0, Math.min(np.from, at)))
   if (both) {
@@ -369,7 +388,7 @@ export function rewordAll(sheet: Sheet, work: Work): void {
   }
   if (sheet.r.dairyFree) {
     put(
-      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|\d{1,2}(?! ?k?gm?\b)|and (?:line|flour)|well)\b| & (?:line|flour|dust|sugar|(?:bread)?crumb))(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
+      /\bbutter(?= (?:a|an|the|two|three|your|it|them|tins?|pans?|\d{1,2}(?! ?k?gm?\b)|and (?:line|flour|starch|dust|paper|sugar)|well)\b| & (?:line|flour|starch|dust|sugar|(?:bread)?crumb))(?<=(?:^|[.;,:]\s*|\band )butter)/gi,
       'grease',
       '',
       true,

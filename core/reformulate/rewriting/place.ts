@@ -1,6 +1,6 @@
 import { isGroup, isLine, type Clause, type LineThing } from '../../method/step'
 import { scanned } from './scanned'
-import { sentencesOf } from '../../method/sentence'
+import { sentencesOf } from '../../language/sentence'
 import { capital, joined } from '../../method/text'
 import { ingredientOf, need } from '../../pantry/pantry'
 import type { OptionLine } from '../option'

@@ -84,7 +84,11 @@ export function collectSchoolSteps(sheet: Sheet) {
   const { egg } = sheet.r
   const fried = sheet.works.some((w) => w.clauses.some((c) => c.act === 'fry')) && !sheet.lastBake()
   const put = (s: AddedStep, told: string, of = '', holds?: string) => {
-    const text = fried ? told.replace('just before the tin', 'just before the first one is fried') : told
+    const text = fried
+      ? told.replace('just before the tin', 'just before the first one is fried')
+      : methodSigns(sheet.r.recipe).mug
+        ? told.replace('just before the tin', 'just before it is cooked')
+        : told
     if (s.rests && sheet.resting === 'no') return
     if (s.wheat && !wheaten(sheet)) return
     if (s.text.includes('{soda}') && !sheet.result('baking-soda')) return

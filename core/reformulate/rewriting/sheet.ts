@@ -9,6 +9,7 @@ import { need } from '../../pantry/pantry'
 import type { Oven, Recipe } from '../../recipe/recipe'
 import type { ChangeSchool } from '../../swaps/change'
 import type { AddedStep, School } from '../../swaps/school'
+import { kitchenOf, measuresOf } from '../lines'
 import type { OptionLine } from '../option'
 import type { Rules } from '../allowed'
 import { spoken } from '../spoken'
@@ -191,6 +192,11 @@ export class Sheet {
 
   name(id: string): string {
     return spoken(id, this.r.region)
+  }
+
+  /** So much of an ingredient as this kitchen measures it. */
+  kitchen(id: string, grams: number): string {
+    return kitchenOf(id, grams, measuresOf(this.r.recipe, this.r.region), this.r.region)
   }
 
   /** "the yogurt"; with its amount where the method is the only list there is: "105 g yogurt". */

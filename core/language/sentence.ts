@@ -1,5 +1,5 @@
-import { ABBREVIATED, SHORTENED } from '../language/item'
-import type { Token } from '../language/token'
+import { ABBREVIATED, SHORTENED } from './item'
+import type { Token } from './token'
 
 /** What is told to be done after a time, and is no word for how long. */
 const BEGINS = /^(?:cool|leave|let|turn|take|remove|lift|ice|frost|dust|poke|prick|pour|serve|slice|cut|brush|spread|drizzle|sprinkle)$/
