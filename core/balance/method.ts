@@ -49,7 +49,7 @@ const TITLES: readonly [RegExp, readonly CakeFamily[]][] = [
   [/\b(?:muffins?|loaf|tea ?bread|banana bread)\b/i, ['loaf']],
   [/\b(?:gingerbread|parkin|lekach|honey cake|treacle)\b/i, ['syrup-spice']],
   [/\b(?:scones?|shortbread|shortcakes?|rock (?:cakes?|buns?)|biscuits?|cookies?|tart|pie|pastry|baklava|filo)\b/i, ['pastry']],
-  [/\b(?:custard|flan|pudding)\b/i, ['custard']],
+  [/\b(?:custard|flan|pudding|clafoutis|clafouti|far breton)\b/i, ['custard']],
 ]
 /** Families that a title names. */
 export const namedIn = (title: string): CakeFamily[] => TITLES.flatMap(([words, families]) => (words.test(title) ? [...families] : []))

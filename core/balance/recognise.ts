@@ -128,6 +128,11 @@ export function recognise(
     // A sponge meant to stand on foam whose egg was left out is still judged as one.
     yes(signs.whipped) * ramp(egg, 20, 0) * ramp(gas, 6, 2) * 0.8,
   )
+  // Clafoutis, far, flan: eggs and flour in so much milk are a custard, however they are whisked.
+  const milky =
+    ramp(mass.flour > 0 ? kinds.dairy / mass.flour : 0, 2.4, 3.6) *
+    ramp(mass.egg > 0 ? kinds.dairy / mass.egg : 0, 0.9, 1.4) *
+    ramp(gas, 3, 1)
   const thin = yes(signs.crepe, 0.55) * ramp(wet, 3, 3.8) * ramp(flow, 3, 4.2) * ramp(gas, 14, 8) * ramp(sugar, 80, 60)
   const meringue = yes(signs.whipped) * meringueFit(mass, kinds)
   const eggless = ramp(egg, 12, 3) * ramp(kinds.eggy / total, 0.04, 0.01)
@@ -159,6 +164,7 @@ export function recognise(
       Math.max(
         // What has leavener in it was meant to rise, however wet it is.
         not(floury) * not(cheese) * not(chocolate) * ramp(kinds.dairy / total, 0.25, 0.45) * ramp(gas * flourShare, 3.2, 1.8),
+        milky * not(thin * yes(signs.crepe)) * not(cheese),
         // Porridges that set: cornmeal and rice puddings, more water than any crumb holds and nothing that lifts.
         yes(signs.cooked) * ramp((100 * mass.water) / total, 42, 48) * ramp(gas, 4, 1) * not(foamy) * not(thin) * ramp(egg, 60, 20),
       ),
@@ -195,6 +201,7 @@ export function recognise(
     [
       'foam',
       foamy *
+        not(milky) *
         ramp(flourShare, 0.05, 0.1) *
         not(box) *
         not(nutty) *

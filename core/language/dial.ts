@@ -64,6 +64,22 @@ const LEAST_BARE_HEAT = 90
 
 const skipDot = (t: readonly Token[], i: number): number => (t[i]?.text === '.' ? i + 1 : i)
 
+/**
+ * "Bake 40-45.", "cool 15 in pan": who writes short leaves the minutes out where only minutes can be meant.
+ *
+ * @param next the token behind the number
+ */
+function bareMinutes(t: readonly Token[], i: number, next: number, low: number, high: number): boolean {
+  const at = /^(?:for|about|approx|ca)$/.test(t[i - 1]?.word ?? '') ? i - 2 : i - 1
+  const verb = t[at]?.word ?? ''
+  const baked = verb === 'bake'
+  if (!baked && !/^(?:cool|rest|stand)$/.test(verb)) return false
+  if (low < (baked ? 8 : 2) || high > 120) return false
+  const behind = t[next]
+  if (!behind || /^[.,;:)]$/.test(behind.text) || /^(?:then|and|until|till|or)$/.test(behind.word)) return true
+  return behind.word === 'in' && /^(?:the |its )?(?:pans?|tins?)\b/.test(`${t[next + 1]?.word ?? ''} ${t[next + 2]?.word ?? ''}`)
+}
+
 /** One length at token `i`: the unit after its number, if any. */
 function lengthUnit(t: readonly Token[], i: number): { unit: 'in' | 'cm' | 'mm'; mm: number; next: number } | undefined {
   const j = isDash(t[i]) ? i + 1 : i
@@ -81,6 +97,8 @@ function lengthUnit(t: readonly Token[], i: number): { unit: 'in' | 'cm' | 'mm';
 
 /** "9 x 13 in", "25 by 38 cm", "9x5x3-inch", "20 cm", "8-inch", "9in/23cm" (the first of the two). */
 function sizeAt(t: readonly Token[], i: number): Size | undefined {
+  const bare = spanAt(t, i)
+  if (bare && bareMinutes(t, i, bare.next, bare.low, bare.high)) return undefined
   const sides: { value: number; unit?: 'in' | 'cm' | 'mm' }[] = []
   let j = i
   for (;;) {
@@ -161,6 +179,8 @@ function timeAt(t: readonly Token[], i: number): Time | undefined {
   // "another 5 or so minutes", "20 more minutes"
   while (/^(?:more|or|so|good|full|further|extra|solid|long)$/.test(t[j]?.word ?? '') && j < amount.next + 2) j++
   const unit = TIME_UNITS[t[j]?.word ?? '']
+  if (unit === undefined && bareMinutes(t, i, amount.next, amount.low, amount.high))
+    return { kind: 'time', low: amount.low, high: amount.high, from: i, to: amount.next }
   if (unit === undefined || (amount.article && t[j]!.word.length === 1)) return undefined
   // "1 m" inside brackets is an egg's size, "5 M" too.
   if (t[j]!.word === 'm' && (t[j]!.text === 'M' || t[j]!.depth > 0)) return undefined

@@ -253,6 +253,11 @@ function tinOf(written: string): TinMention | undefined {
     shape = 'round'
     score = 1
   }
+  // "A 1.5-litre ovenproof dish": flat and four-cornered, as most are.
+  if (!shape && capacityIn(sentence) !== undefined && /\bdish\b/i.test(sentence)) {
+    shape = 'rect'
+    score = 1
+  }
   const prepares = PREPARES.test(sentence)
   let assumed = !size && !kilos
   if (!shape) {

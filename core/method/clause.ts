@@ -103,6 +103,7 @@ function isVerb(
   )
     return { verb: token.word === 'fridge' ? 'chill' : 'freeze', gerund: false }
   // "Dry stuff in one bowl" names things.
+  if (token.word === 'dry' && t[i + 1]?.word === 'in' && t[i + 2]?.kind === 'number') return undefined
   if (token.word === 'dry' && /^(?:ingred\w*|ingr|stuff|mix|mixture|things?|items?|goods|bits)$/.test(t[i + 1]?.word ?? ''))
     return undefined
   if (!base) return undefined

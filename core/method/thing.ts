@@ -208,7 +208,7 @@ function shareOf(t: readonly Token[], m: Mention, s: Scan, from: number): { shar
 /** Words of the kitchen that name no food of their own, but lines of the recipe: "rub the fat into the flour". */
 const COLLECTIVE = /^(?:fats?|fruits?|crumbs|mix|sweeteners?|block)$/
 /** What things are cut to names them too: "stir in the chunks", where lines list chunks. */
-export const FORMS = /^(?:chunks|pieces|shards|buttons|drops|morsels|shavings|cubes|curls|nibs|slivers)$/
+export const FORMS = /^(?:chunks|pieces|shards|buttons|drops|morsels|shavings|cubes|curls|nibs|slivers|rings|segments)$/
 
 function collectives(s: Scan, p: Piece): Mention[] {
   return s.tokens.slice(p.from, p.to).flatMap((x, n): Mention[] => {

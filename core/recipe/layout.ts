@@ -370,12 +370,41 @@ const LEAST_SPOKEN = 3
 const ASKED = /^\s*([QA])\s*[:.]\s+(?=\S)/i
 const LEAST_ASKED = 2
 
+/** What a question asks for, as the head of its answer. */
+const ASKED_FOR: readonly (readonly [head: string, words: RegExp])[] = [
+  ['Tin', /\b(?:tin|pan|mou?ld|dish)\b/i],
+  ['Oven', /\b(?:how hot|temperature|what heat|oven)\b/i],
+  ['Bake', /\bhow long\b.*\b(?:bake|oven|in for)\b/i],
+  ['Serves', /\bhow many\b/i],
+]
+const RECIPE_FOR =
+  /\b(?:recipe|method|secret) (?:for|of|to) (?:the |your |those |that |these )?(.+?)(?: (?:you|that|which|we|from|please|again)\b.*)?\?*\s*$/i
+const YES = /^(?:(?:sure|of course|yes|yep|ok(?:ay)?|gladly|here (?:it is|you (?:go|are))|no problem)\b[\s!,.:–-]*)+/i
+
+/** Questions say what their answers are of, and are no rows themselves; one that asks for a recipe names it. */
+function answered(lines: readonly string[]): string[] {
+  let head: string | undefined
+  return lines.map((line) => {
+    const letter = ASKED.exec(line)?.[1]?.toUpperCase()
+    const said = line.replace(ASKED, '')
+    if (letter === 'Q') {
+      head = ASKED_FOR.find(([, words]) => words.test(said))?.[0]
+      return RECIPE_FOR.exec(said)?.[1] ?? ''
+    }
+    if (letter !== 'A') return line
+    const answer = said.replace(YES, '')
+    const told = head && !new RegExp(`^${head}\\b`, 'i').test(answer) ? `${head}: ${answer}` : answer
+    head = undefined
+    return told
+  })
+}
+
 /** A chat without its speakers, questions and answers without their letters, a quoted mail without its marks. */
 function withoutSpeakers(given: readonly string[]): readonly string[] {
   const quoted = given.filter((l) => /^\s*>/.test(l)).length * 2 > given.filter((l) => l.trim()).length
   const lines = quoted ? given.map((l) => l.replace(/^\s*(?:>\s?)+/, '')) : given
   const asked = (letter: string) => lines.filter((l) => ASKED.exec(l)?.[1]?.toUpperCase() === letter).length
-  if (asked('Q') >= LEAST_ASKED && asked('A') >= LEAST_ASKED) return lines.map((l) => l.replace(ASKED, ''))
+  if (asked('Q') >= LEAST_ASKED && asked('A') >= LEAST_ASKED) return answered(lines)
   const spoken = lines.filter((l) => SPEAKER.test(l)).length
   return spoken >= LEAST_SPOKEN ? lines.map((l) => l.replace(SPEAKER, '')) : lines
 }

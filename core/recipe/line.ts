@@ -112,7 +112,9 @@ function calledBy(s: Scan, item: Item): string {
     to < item.to &&
     t[to]!.kind === 'word' &&
     !taken.has(to) &&
-    !/^(?:for|at|plus|and|or|in|into|onto|on|over|through|then|from|with|to|cut|if|the|till|until|instead)$|.{3}ed$/.test(t[to]!.word)
+    !/^(?:for|at|plus|and|or|in|into|onto|on|over|through|between|then|from|with|to|cut|if|the|till|until|instead)$|.{3}ed$/.test(
+      t[to]!.word,
+    )
   )
     to++
   return t[from] ? s.text.slice(t[from]!.from, t[to - 1]!.to) : ''
@@ -154,7 +156,7 @@ function wordsOf(s: Scan, item: Item): Set<string> {
 }
 
 /** Zest and juice of so many fruits. */
-function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?: string): Line[] | undefined {
+function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?: string, as?: readonly string[]): Line[] | undefined {
   const words = wordsOf(s, item)
   // "24 plums, sugar + lemon juice": the count is of another fruit.
   if (item.mention && !item.mention.words.some((w) => PRESSED.includes(w) || SKIN.includes(w) || (CITRUS as readonly string[]).includes(w)))
@@ -164,8 +166,9 @@ function citrusOf(s: Scan, item: Item, text: string, optional: boolean, before?:
   const fruit = CITRUS.find((f) => words.has(f)) ?? same
   if (!fruit || (item.group && item.group.base.unit.kind !== 'piece') || item.group?.alternates.some((a) => a.measure.unit.kind === 'mass'))
     return undefined
-  const zest = SKIN.some((w) => words.has(w))
-  const juice = PRESSED.some((w) => words.has(w)) && !(zest && KEPT_BACK.test(text))
+  const has = (of: readonly string[]) => of.some((w) => words.has(w) || as?.includes(w))
+  const zest = has(SKIN)
+  const juice = has(PRESSED) && !(zest && KEPT_BACK.test(text))
   if (!zest && !juice) return undefined
   // "1 lemon, zested, ½ juiced", "zest of both and juice of 1": each has the count that stands with it.
   const countOf = (of: readonly string[]): number => {
@@ -369,10 +372,17 @@ export function linesOf(s: Scan, own: string, region: Region, options: LineOptio
   const questions: ReadLine['questions'] = []
   const items = partsOfOneFruit(s, itemsIn(s, options))
   let fruit: string | undefined
+  let taken: string[] = []
   for (const item of items) {
     const t = s.tokens
     const text = options.prose && t[item.from] ? pieceOf(s, item) : own
-    const made = citrusOf(s, item, text, OPTIONAL.test(own), fruit) ?? madeOf(item, text)
+    // "Zest of 1 orange and 1 lemon": of each the same.
+    const joined = /^(?:and|&|\+)$/.test(t[item.from - 1]?.word ?? '')
+    const too =
+      joined && taken.length > 0 && item.mention?.words.every(isCitrus) && item.group?.base.unit.kind === 'piece' ? taken : undefined
+    const made = citrusOf(s, item, text, OPTIONAL.test(own), fruit, too) ?? madeOf(item, text)
+    const before = t.slice(item.from, item.group?.from ?? item.from).map((x) => x.word)
+    taken = made && before.at(-1) === 'of' ? before.filter((w) => SKIN.includes(w) || PRESSED.includes(w)) : (too ?? [])
     if (made) {
       fruit = CITRUS.find((f) => made[0]!.named?.startsWith(f)) ?? fruit
       lines.push(...made)

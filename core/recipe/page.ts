@@ -312,6 +312,11 @@ export function readPage(text: string, region: Region): Page {
         } else {
           // The method speaks of "C", whatever its heading adds.
           const name = SET_HEAD.exec(c.text.trim())?.[1] ?? headingName(c.text)
+          // "For 12:" says how many, and heads no part.
+          if (/^\d+$/.test(name) && /^\W*for\b/i.test(c.text)) {
+            meta.push(`Makes ${name}`)
+            break
+          }
           build.open(name)
           heading = name
         }
@@ -502,7 +507,9 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
           continue
         }
         if (c.label !== 'step' || CONDITIONAL.test(sentence) || OF_TIN.test(sentence)) continue
-        const lines = build.sentence(sentence).lines.filter((l) => l.ingredient && l.quantity && !AGAIN.test(l.text) && measured(l))
+        const lines = build
+          .sentence(sentence)
+          .lines.filter((l) => l.ingredient && l.quantity && !AGAIN.test(l.text) && measured(l) && !isMade(l.named, build))
         // A sentence that brings one thing that the list lacks brings its company too.
         const listed = above && above !== last ? above.lines : known
         if (lines.some((l) => !listed.some((k) => k.ingredient === l.ingredient)))
@@ -514,6 +521,11 @@ function takeFromSentences(classified: readonly Classified[], build: Builder, me
     build.select(part ?? last)
     build.put({ lines, questions: [] }, true)
   }
+}
+/** "¾ cup buttercream between each": what a part of this page makes, and no line that its list forgot. */
+const isMade = (named: string | undefined, build: Builder): boolean => {
+  const role = named ? roleOf(named) : undefined
+  return build.parts.some((p) => p.name.toLowerCase() === named?.toLowerCase() || (role === 'frosting' && roleOf(p.name) === role))
 }
 /** More than this was no slip: it tells of something else. */
 const MOST_FORGOTTEN = 16

@@ -8,7 +8,7 @@ const ROLE_WORDS: readonly [Role, RegExp][] = [
   ['soak', /\b(?:syrup|sauce|soak\w*|ras|milks|sherbet|sherbat|drizzle|dip|drench|moisten\w*|poke|tres leches mix|(?<!water )bath)\b/gi],
   [
     'topping',
-    /\b(?:meringue|toppings?|crumbs?|crumbles?|streusel|garnish\w*|decorat\w*|finish\w*|mirror|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,
+    /\b(?:meringue|toppings?|crumbs?|crumbles?|streusel|garnish\w*|decorat\w*|finish\w*|mirror|(?:to|for) coat(?:ing)?|sprinkle|to serve|top|besides|assembly|serve|praline|brittle)\b/gi,
   ],
   [
     'filling',
@@ -205,11 +205,26 @@ export function assignRoles(parts: readonly Part[], title: string, baked = true)
   return unsure
 }
 
+/** Shares from which a list is dough, and from which it is fruit with what sweetens and thickens it. */
+const DOUGH = 0.25
+const FRUIT = 0.7
+
 /**
  * A cheesecake or tart has a crust and a filling and no batter so named: what sets in the oven is its batter.
  * So is a meringue that nothing else is baked with.
  */
 function bakedFilling(parts: readonly Part[]): void {
+  // A cobbler, a crumble: the list of fruit above the dough is no batter, though nothing heads it.
+  const dough = parts.find((p) => p.role !== 'crust' && shareOf(p.lines, (_, kind) => kind === 'flour') > DOUGH)
+  for (const p of parts)
+    if (
+      dough &&
+      p !== dough &&
+      p.role === 'batter' &&
+      /^(?:cake)?$/i.test(p.name) &&
+      shareOf(p.lines, (_, kind) => kind === 'fruit') > FRUIT
+    )
+      p.role = 'filling'
   if (parts.some((p) => p.role === 'batter')) return
   const leavened = parts.some((p) => p.role === 'crust' && has(p, RISES))
   const setting = parts.find(
@@ -226,7 +241,7 @@ function bakedFilling(parts: readonly Part[]): void {
     risen.role = 'batter'
     return
   }
-  const flour = parts.find((p) => p.role !== 'crust' && has(p, FLOURS) && !/frost|icing|glaze/i.test(p.name))
+  const flour = dough ?? parts.find((p) => p.role !== 'crust' && has(p, FLOURS) && !/frost|icing|glaze/i.test(p.name))
   const found = parts.some((p) => p.role === 'crust')
     ? (setting ?? flour)
     : (flour ?? setting ?? parts.find((p) => /meringue/i.test(p.name)) ?? parts.find((p) => p.role === 'filling' || p.role === 'other'))

@@ -235,13 +235,17 @@ export function draft(
     if (comes && !(thirsty && thin))
       return { ...f, low, high: Math.min(f.high, grams * (1 + SWAP_LEEWAY)), give: Math.max(1, grams * SWAP_GIVE) }
     if (thirsty) return thin ? { ...f, low } : f
-    if (!thin) return i.kind === 'leavener' || i.kind === 'acid' ? f : { low: grams, high: grams, give: 1, fixed: true }
+    if (!thin)
+      return i.kind === 'leavener' || (i.kind === 'acid' && !/juice/.test(i.id)) ? f : { low: grams, high: grams, give: 1, fixed: true }
     return { ...f, low, high: Math.min(f.high, grams * (2 - KEPT_LIQUID) + BUTTER_WATER * fatLeaves) }
   }
   // The flour of the batter changes by its school; a stand-in for the same flour is for the crumbs and the crust.
   const byGluten = combination.changes.some((c) => c.change.slot === 'gluten')
   const standInFor = (place: Place): StandIn | undefined =>
-    byGluten && isWheatFlour(place.ingredient) ? undefined : combination.standIns.get(place.ingredient.id)
+    // Nor do whites for a meringue stand for the eggs of the batter, whose school carries them all.
+    (byGluten && isWheatFlour(place.ingredient)) || (eggsGo && combination.egg && place.ingredient.kind === 'egg')
+      ? undefined
+      : combination.standIns.get(place.ingredient.id)
   const leaving: Place[] = []
   for (const place of situation.places) {
     if (!place.main) continue

@@ -175,6 +175,7 @@ class Planner {
   private readonly ovens: Recipe['oven']
   private readonly tasks: Task[]
   private readonly eatenWarm: boolean
+  private readonly inDish: boolean
   private last: { id: string; min?: number; max?: number } | null = null
   /** What is made beside the cake and not used yet: by part, its last activity. */
   private readonly beside = new Map<number, string>()
@@ -205,9 +206,13 @@ class Planner {
       0,
       recipe.parts.findIndex((p) => p.role === 'batter'),
     )
-    // A cake in a mug is eaten out of it.
+    // What is baked in a dish is served from it.
+    this.inDish = recipe.tins.some((t) => /\bdish(?:es)?\b/i.test(t.text) && !/\b(?:tins?|pans?)\b/i.test(t.text))
+    // A cake in a mug is eaten out of it; "rest 10 minutes; serve" says how cool it is to be.
     this.eatenWarm =
-      methodSigns(recipe).mug || methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
+      methodSigns(recipe).mug ||
+      restsThenServed(recipe) ||
+      methodOf(recipe).steps.some((s) => s.clauses.some((c) => c.act === 'serve' && c.signs?.warm))
   }
 
   private id(name: string | number): string {
@@ -472,10 +477,12 @@ class Planner {
         ? 'Leave it until it is lukewarm'
         : this.out
           ? 'Leave it on its rack until cold'
-          : again
-            ? 'Turn it out onto a rack and leave it until cold'
-            : 'Cool: ten minutes in the tin, then on a rack',
-      ...(!until && !this.out && !again && { inTin: IN_TIN }),
+          : this.inDish
+            ? 'Leave it in its dish until cold'
+            : again
+              ? 'Turn it out onto a rack and leave it until cold'
+              : 'Cool: ten minutes in the tin, then on a rack',
+      ...(!until && !this.out && !again && !this.inDish && { inTin: IN_TIN }),
       minutes: triple(until ?? COOLS),
       handsOn: false,
       needs: [],
@@ -524,6 +531,14 @@ class Planner {
         })
     }
   }
+}
+
+/** "Rest for 10 minutes, then serve": it cools no longer than that. */
+function restsThenServed(recipe: Recipe): boolean {
+  const clauses = methodOf(recipe).steps.flatMap((s) => s.clauses)
+  const served = clauses.findIndex((c, i) => c.act === 'serve' && clauses[i - 1]?.minutes !== undefined)
+  const stands = clauses[served - 1]
+  return (stands?.act === 'rest' || stands?.act === 'cool') && stands.minutes![1] < COOLED
 }
 
 /** Shorter than this, min, is a manner. */

@@ -164,6 +164,8 @@ export const MIXING: readonly Rule[] = [
   ['mix', (c) => /^(?:finish|end|start|begin)$/.test(c.verb) && c.ids.length > 0 && !c.baked && !c.filled],
   ['cut', (c) => c.verb === 'level' && c.baked],
   ['mix', (c) => c.cls === 'put' && c.ids.length > 0 && c.group],
+  // "Dry in 3, wet in 2": by turns.
+  ['mix', (c) => c.verb === '' && !c.filled && says(c, /\b(?:dry|wet|flour|milk|liquid)s? in (?:two|three|four|[234]|thirds|halves)\b/)],
   // "Pour in the hot butter mixture": one mixture goes to another, into the bowl.
   [
     'mix',

@@ -170,6 +170,9 @@ function eggNames(sheet: Sheet, part: number, together: ReadonlySet<string> = ne
   return names
 }
 
+/** Yoghurt is yogurt, however a baker spells it. */
+const spelt = (words: string): string => words.replace(/yoghurt|yoghourt|yogourt/gi, 'yogurt')
+
 /** "the soy yogurt", but "60 g of the soy yogurt". */
 const withArticle = (name: string): string => (/^[\d¼½¾⅓⅔⅛⅜⅝⅞]/.test(name) ? name : `the ${name}`)
 
@@ -257,7 +260,7 @@ export function eggMention(
   if (
     clause &&
     names.length === 1 &&
-    work.edits.some((e) => e.from >= clause.span[0] && e.to <= clause.span[1] && e.words.endsWith(names[0]!))
+    work.edits.some((e) => e.from >= clause.span[0] && e.to <= clause.span[1] && spelt(e.words).endsWith(spelt(names[0]!)))
   ) {
     sheet.placeEgg(found.part)
     return drop(sheet, work, np, clause, m, found.ingredient)

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { answer } from '../contract/handle'
+import type { Region } from '../measure/region'
+
+const parse = (text: string, region: Region = 'uk') => answer('parse', { text, region }).recipe
+const ids = (text: string, region: Region = 'uk') => parse(text, region).parts.map((p) => p.lines.map((l) => l.ingredient))
+
+describe('questions and answers', () => {
+  const CHAT = `Q: Could we have the recipe for the walnut loaf you made?
+A: Of course! For 10:
+200 g plain flour
+120 g butter
+120 g sugar
+2 eggs
+80 g walnuts
+2 tsp baking powder
+Q: And how is it made?
+A: Cream the butter and sugar, beat in the eggs, fold in the rest.
+Q: What tin?
+A: A 2 lb loaf, lined.
+Q: How long does it bake?
+A: 50 minutes at 170.`
+
+  it('a question says what its answer is of, and is no row itself', () => {
+    const r = parse(CHAT)
+    expect(r.title).toBe('walnut loaf')
+    expect(r.parts.map((p) => p.name)).toEqual(['Cake'])
+    expect(r.tins[0]).toMatchObject({ shape: 'loaf' })
+    expect(r.oven[0]).toMatchObject({ celsius: 170, minutes: [50, 50] })
+    expect(r.method.join(' ')).not.toMatch(/\?/)
+  })
+})
+
+describe('lists that need a baker’s eye', () => {
+  it.each([
+    ['zest of 2 limes and 1 orange', ['zest', 'zest']],
+    ['juice of 1 lemon & 1 orange', ['lemon-juice', 'orange-juice']],
+    ['grated zest of 1 orange, 1 lemon, sliced', ['zest', 'lemon']],
+  ])('%s', (row, expected) => {
+    expect(ids(`Cake\n${row}\n200 g flour\n2 eggs\n\nMethod\nMix and bake at 180 C for 40 minutes.`)[0]!.slice(0, 2)).toEqual(expected)
+  })
+
+  it('what a part makes is no line that its list forgot', () => {
+    const r = parse(
+      'Mocha cake\nFor the cake:\n200 g flour\n200 g butter\n200 g sugar\n4 eggs\nFor the frosting:\n200 g butter\n300 g icing sugar\n\nMethod\nCream the butter and sugar, beat in the eggs, fold in the flour. Bake in two tins at 180 C for 25 minutes. Beat the frosting. Stack with 1 cup frosting between the layers.',
+    )
+    expect(r.parts[1]!.lines).toHaveLength(2)
+  })
+
+  it('fruit above a dough is no batter, and the dough is judged', () => {
+    const text =
+      'Rhubarb cobbler\n700 g rhubarb\n90 g sugar\n1 tbsp cornflour\nTOPPING\n180 g self-raising flour\n60 g butter\n40 g sugar\n120 ml milk\n\nMethod\nToss the rhubarb, sugar and cornflour in a 1.5-litre ovenproof dish. Rub the butter into the flour, stir in the sugar and milk. Drop spoonfuls on the fruit. Bake at 190 C for 35 minutes. Rest 10 minutes; serve with custard.'
+    const r = parse(text)
+    expect(r.parts.map((p) => p.role)).toEqual(['filling', 'batter'])
+    expect(r.tins[0]).toMatchObject({ shape: 'rect' })
+    expect(answer('balance', { text, region: 'uk' }).findings.filter((f) => f.severity === 'fault')).toEqual([])
+    const day = answer('counter', { text, region: 'uk' }).steps.map((s) => s.text)
+    expect(day.at(-1)).toBe('Rest 10 minutes')
+  })
+
+  it('eggs and flour in so much milk are a custard', () => {
+    const text =
+      'Prune batter pudding\n300 g prunes\n3 eggs\n90 g sugar\n70 g flour\n400 ml milk\n\nMethod\nWhisk the eggs and sugar, whisk in the flour, then the milk. Pour over the prunes in a 24 cm dish. Bake at 180 C for 40 minutes.'
+    const b = answer('balance', { text, region: 'uk' })
+    expect(b.family).toBe('custard')
+    expect(b.findings.filter((f) => f.severity !== 'note')).toEqual([])
+  })
+})
+
+describe('minutes that are left out', () => {
+  it('are meant where only minutes can be', () => {
+    const text =
+      'Spice ring\n2 cups flour\n1 cup sugar\n1 cup butter\n3 eggs\n1 tsp baking powder\n\noven 350. cream butter and sugar, eggs one at a time, fold in flour and powder. into a greased bundt. bake 45-50. cool 10 in pan, turn out.'
+    const r = parse(text, 'us')
+    expect(r.oven[0]!.minutes).toEqual([45, 50])
+    expect(r.tins[0]).toMatchObject({ shape: 'fluted', mm: { diameter: 240 } })
+    const cool = answer('method', { text, region: 'us' })
+      .steps.flatMap((s) => s.clauses)
+      .find((c) => c.act === 'cool')
+    expect(cool?.minutes).toEqual([10, 10])
+  })
+})
