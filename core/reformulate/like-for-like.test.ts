@@ -87,3 +87,36 @@ describe('tins and jars', () => {
     ['Butter and dust a 20 cm round tin.', 'dairy-free', /Grease and dust/],
   ] as [string, Goal, RegExp][])('%s %s', (tin, goal, expected) => expect(method(tin, [goal])).toMatch(expected))
 })
+
+describe('where new things go in', () => {
+  const low = (text: string) =>
+    best(text, ['low-fat'], 'us')
+      .method.map((m) => m.text)
+      .join(' ')
+  const LIST =
+    '2½ cups all-purpose flour\n1½ cups sugar\n1 tsp baking soda\n1 tsp cinnamon\n¾ cup oil\n2 eggs\n1 cup buttermilk\n1 tsp vanilla'
+
+  it('purée is none of “flour and the next 3 ingredients”', () => {
+    const method = low(
+      `Spice cake\n${LIST}\n\nMethod\nStir together flour and next 3 ingredients; stir in oil and next 3 ingredients. Bake in a 13x9 pan at 350 F for 35 minutes.`,
+    )
+    expect(method).toMatch(/flour and next 3 ingredients;/)
+    expect(method).toMatch(/applesauce|purée/)
+  })
+
+  it('nor does it go into boiling water over fruit', () => {
+    const method = low(
+      `Date cake\n1 cup dates\n1 cup boiling water\n1 tsp baking soda\n½ cup butter\n1 cup sugar\n2 eggs\n1¾ cups all-purpose flour\n\nMethod\nPour the boiling water over the dates and soda; let stand 15 minutes. Cream the butter and sugar. Beat in the eggs. Fold in the dates and flour. Bake in an 8 inch square pan at 350 F for 35 minutes.`,
+    )
+    expect(method).toMatch(/water over the dates and soda/)
+    expect(method).toMatch(/applesauce|purée/)
+  })
+
+  it('what is no longer of “that weight” is told with its own', () => {
+    const text =
+      'Sponge\n\nWeigh 3 eggs in their shells (180 g). Take that weight of butter, caster sugar and SR flour. Cream the butter and sugar. Beat in the eggs. Fold in the flour. Bake in a 20 cm tin at 180 C for 30 minutes.'
+    const option = best(text, ['less-sugar'])
+    const sugar = option.lines.find((l) => l.ingredient === 'sugar-white')!
+    expect(option.method.map((m) => m.text).join(' ')).toContain(`that weight of butter, ${sugar.kitchen} caster sugar and SR flour`)
+  })
+})

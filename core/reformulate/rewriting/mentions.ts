@@ -299,6 +299,7 @@ function ownShare(
   return true
 }
 
+const BY_WEIGHT = /\b(?:that|same|equal|their)(?: own)? weights? (?:of|in) [^.;]*$/i
 /** Amounts within a sentence follow their line. */
 function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: OptionLine) {
   const s = work.scan
@@ -310,6 +311,13 @@ function amounts(work: Work, m: Mention, thing: LineThing | undefined, now: Opti
       // "… the tin (2.4 litre). Cream butter" measures no butter.
       !s.tokens.slice(x.to, m.from).some((t) => /^[.;)]$/.test(t.text)),
   )
+  const at = s.tokens[m.from]!.from
+  // "Use that weight of butter, sugar and flour": what is no longer of that weight is told with its own.
+  if (!measure && now.from > 0 && BY_WEIGHT.test(s.text.slice(0, at)) && Math.abs(now.to - now.from) > 0.05 * now.from) {
+    work.edits.push({ from: at, to: at, words: `${now.kitchen} ` })
+    work.why.add('The amount follows its line.')
+    return
+  }
   if (!measure || now.from <= 0) return
   if (measure.unit.kind === 'volume') return void volume(work, measure, thing, now)
   const number = s.tokens.slice(measure.from, measure.to).find((x) => x.kind === 'number')

@@ -127,14 +127,17 @@ export function bring(sheet: Sheet, l: OptionLine) {
     return
   }
   if (mixedUntold(sheet, l)) return
-  const group = groupOf(sheet, dry ? (dryPart(sheet) ?? l.partIndex) : l.partIndex, dry)
+  const part = dry ? l.partIndex : wetPart(sheet, l.partIndex)
+  const group = groupOf(sheet, dry ? (dryPart(sheet) ?? part) : part, dry)
   const like =
-    listOf(sheet, l.partIndex, kinds, kinds === WETS ? WET_ACTS : MIXING) ??
+    // Water is often poured boiling over fruit or cocoa: what is wet goes in with eggs and milk rather.
+    (kinds === WETS ? listOf(sheet, part, kinds, WET_ACTS, (id) => id !== 'water') : undefined) ??
+    notBoiling(sheet, listOf(sheet, part, kinds, kinds === WETS ? WET_ACTS : MIXING)) ??
     // What is one of "the dry ingredients" goes there, before it goes to anything else that is dry.
-    (dry && !group ? listOf(sheet, l.partIndex, DRIES, DRY_ACTS) : undefined) ??
+    (dry && !group ? listOf(sheet, part, DRIES, DRY_ACTS) : undefined) ??
     // Milk goes in with the oil, oil with the milk; with fruit only where that is wet itself.
-    (poured ? listOf(sheet, l.partIndex, kinds === WETS ? FATS : WETS, WET_ACTS, isPoured) : undefined) ??
-    (poured ? listOf(sheet, l.partIndex, WET_FRUIT, WET_ACTS, (id) => /puree|sauce|juice|banana|pumpkin|crushed/.test(id)) : undefined)
+    (poured ? listOf(sheet, part, kinds === WETS ? FATS : WETS, WET_ACTS, isPoured) : undefined) ??
+    (poured ? listOf(sheet, part, WET_FRUIT, WET_ACTS, (id) => /puree|sauce|juice|banana|pumpkin|crushed/.test(id)) : undefined)
   const rest = restOf(sheet, l)
   if (rest) {
     const work = sheet.works[rest.work]!
@@ -178,6 +181,12 @@ export function bring(sheet: Sheet, l: OptionLine) {
     { text, why: l.status === 'added' ? 'New in this mix.' : 'It still goes in.', role: 'add' },
     !tin,
   )
+}
+
+/** Nothing goes along with water that is poured boiling over something. */
+function notBoiling<P extends Place & { thing: LineThing }>(sheet: Sheet, at: P | undefined): P | undefined {
+  const hot = at?.thing.ingredient === 'water' && /\b(?:boiling|hot)\s+$/i.test(sheet.works[at.work]!.text.slice(0, at.thing.span[0]))
+  return hot || /^(?:boiling|hot)\b/i.test(at ? sheet.works[at.work]!.text.slice(...at.thing.span) : '') ? undefined : at
 }
 
 /** Kinds that are stirred in by themselves. */
@@ -302,6 +311,13 @@ function mixedUntold(sheet: Sheet, l: OptionLine): boolean {
   return true
 }
 
+/** Of bowls of one batter the one that holds what is wet, where a part holds none: "Dry", "Wet". */
+function wetPart(sheet: Sheet, part: number): number {
+  const wet = (p: number) => sheet.r.recipe.parts[p]!.lines.some((l) => WETS.has(ingredientOf(l.ingredient)?.kind ?? ''))
+  if (!sheet.batterParts.has(part) || wet(part)) return part
+  return [...sheet.batterParts].find(wet) ?? part
+}
+
 /** The batter part that its heading calls dry, or the lettered set that has the flour. */
 function dryPart(sheet: Sheet): number | undefined {
   const parts = [...sheet.batterParts].map((p) => ({ p, part: sheet.r.recipe.parts[p]! }))
@@ -309,6 +325,12 @@ function dryPart(sheet: Sheet): number | undefined {
   const floury = (lines: readonly { ingredient: string | null }[]) => lines.some((l) => l.ingredient && need(l.ingredient).kind === 'flour')
   return (parts.find(({ part }) => /\bdry\b/i.test(part.name)) ?? parts.find(({ part }) => /^[A-H]$/.test(part.name) && floury(part.lines)))
     ?.p
+}
+
+/** What is named with the group is flour and the like, and nothing wet. */
+function ofDry(c: Clause): boolean {
+  const named = c.things.filter(isLine)
+  return named.length > 0 && named.every((t) => isDry(t.ingredient))
 }
 
 function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {
@@ -320,7 +342,9 @@ function groupOf(sheet: Sheet, part: number, dry: boolean): Place | undefined {
           isGroup(t) &&
           (t.part ?? c.part) === part &&
           (t.group === 'all' || (t.group === 'rest' && !dry) || t.group === (dry ? 'dry' : 'wet')),
-      ),
+      ) &&
+      // "Flour and the next 4 ingredients" are the dry ones.
+      (dry || !ofDry(c)),
   )
 }
 
