@@ -21,6 +21,11 @@ async function work() {
   const found = await Promise.all([of(props.given), props.changed ? of(props.changed) : null])
   if (mine === turn) [before.value, after.value] = found
 }
+// Another recipe is cut as it says itself.
+watch(
+  () => props.given.title,
+  () => (slices.value = undefined),
+)
 watch([() => props.given, () => props.changed, slices], work, { immediate: true })
 
 const NAMES: Record<Nutrient, string> = {

@@ -198,7 +198,8 @@ export const FAMILIES: Record<CakeFamily, FamilyModel> = {
       sugarPct: band(75, 300),
       // Chiffon of as much oil as half its flour, with the fat of its yolks.
       fatPct: band(0, 76),
-      lift: band(0, 18),
+      // Chiffon of seven eggs with a tablespoon of powder to 200 g of flour.
+      lift: band(0, 21),
       fluidity: band(2.2, 9.7),
       acidBalance: band(-4, 5.5),
       setting: band(3, 12),

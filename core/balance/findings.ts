@@ -186,6 +186,8 @@ export function findingsOf(mix: Judged): Finding[] {
     const { side } = judged
     if (side === 'low' && gritty && (key === 'moisture' || key === 'fluidity')) continue
     if (side === 'high' && gritty && key === 'firmness') continue
+    // Semolina cakes are close, and soaked: a teaspoon of powder is much for them.
+    if (side === 'low' && gritty && key === 'lift' && severity === 'caution') severity = 'note'
     // Dense and sweet, with hardly any water: that is what a bar is.
     if (bar && key !== 'lift' && key !== 'setting' && severity !== 'fault') severity = 'note'
     // Doughs and bought sheets take what is poured over them.

@@ -120,3 +120,24 @@ describe('where new things go in', () => {
     expect(option.method.map((m) => m.text).join(' ')).toContain(`that weight of butter, ${sugar.kitchen} caster sugar and SR flour`)
   })
 })
+
+describe('what went with the eggs', () => {
+  const told = (text: string, goals: Goal[]) =>
+    best(text, goals)
+      .method.map((m) => m.text)
+      .join(' ')
+  const QUARK =
+    'Quark cake\n750 g quark\n150 g sugar\n4 eggs, separated\n100 g soft butter\n40 g semolina\n1 tsp baking powder\n\nMethod\nStir butter, sugar and yolks until creamy. Add quark, semolina and baking powder. Beat the whites to snow and fold under. Bake in a 24 cm springform at 175 C for 60 minutes.'
+
+  it('leaves no folding behind', () => expect(told(QUARK, ['eggless'])).not.toMatch(/fold under|snow/i))
+
+  it('a gum that was stirred into the starch is not added again', () => {
+    expect(told(QUARK, ['eggless', 'gluten-free']).match(/xanthan gum/g) ?? []).toHaveLength(1)
+  })
+
+  it('nothing is put into somebody’s bracket', () => {
+    const text =
+      'Tea loaf\n225 g mixed fruit soaked overnight in 150 ml tea\n115 g self-raising flour\n85 g sugar\n1 egg\n30 g melted butter\n\nMethod\nMix all together with the fruit (and any tea left). Bake in a 1 lb loaf tin at 170 C for 65 minutes.'
+    expect(told(text, ['vegan', 'gluten-free'])).toMatch(/\(and any tea left\)/)
+  })
+})

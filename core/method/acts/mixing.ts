@@ -26,7 +26,10 @@ export const MIXING: readonly Rule[] = [
       (c.cls === 'rub' &&
         !says(c, /\b(?:sieve|strainer|muslin)\b/) &&
         !(has(c, (id) => id === 'zest' || id === 'vanilla-extract') && !flour(c))) ||
-      (flour(c) && fat(c) && /\b(?:crumb\w*|sandy|breadcrumbs|meal|pea-?size\w*)\b/.test(`${c.text} ${c.sign}`) && c.cls !== 'scatter') ||
+      ((flour(c) || c.group) &&
+        fat(c) &&
+        /\b(?:crumb\w*|sandy|breadcrumbs|meal|peas?)\b/.test(`${c.text} ${c.sign}`) &&
+        c.cls !== 'scatter') ||
       (c.verb === 'cut' && (fat(c) || says(c, /\bpastry (?:blender|cutter)|cut in\b/))),
   ],
   [

@@ -107,7 +107,7 @@ export function yolksBefore(sheet: Sheet, work: Work, n: number, part: number): 
 
 /** "Fold into the yolk mixture", "fold it in": the foam that was made just before. */
 const FOLDS_ON =
-  /^\W*(?:and |then )*(?:\p{L}+ly )?(?:(?:fold|stir)(?: it| them| this)? (?:in\b|into\b)|(?:fold|stir|add|mix) (?:it|them|these)\b)/iu
+  /^\W*(?:and |then )*(?:\p{L}+ly )?(?:(?:fold|stir)(?: it| them| this)? (?:in\b|into\b|under\b|through\b)|(?:fold|stir|add|mix) (?:it|them|these)\b)/iu
 
 /** Where the foam of whites is gone, so is what was folded in of it; where a mixture stands for it, that is folded in. */
 export function unfold(sheet: Sheet): void {

@@ -157,6 +157,9 @@ function swapFor(
     ? by.filter((b) => work.edits.some((e) => e.from >= here.span[0] && e.to <= here.span[1] && e.words.includes(sheet.name(b.ingredient))))
     : []
   if (twice.length && twice.length < by.length) by = by.filter((b) => !twice.includes(b))
+  // A gum that was stirred into something of its own first is in there.
+  const stirred = by.filter((b) => need(b.ingredient).kind === 'binder' && sheet.isSaid(b))
+  if (stirred.length && stirred.length < by.length && first) by = by.filter((b) => !stirred.includes(b))
   if (twice.length && twice.length === by.length && by.every((b) => b.shares) && here && MIXING.has(here.act)) {
     drop(sheet, work, np, here, m, found.ingredient)
     return

@@ -32,7 +32,9 @@ const ONE_BY_ONE = /^,?\s*(?:(?:one|1) (?:at a time|by (?:one|1)|after)|singly|i
 /** A spoonful, or what is only done if need be: not where a line goes in. */
 function aside(work: Work, c: Clause, t: LineThing): boolean {
   const lead = work.text.slice(Math.max(c.span[0], t.span[0] - 24), t.span[0])
+  const bracketed = (work.scan.tokens.find((x) => x.from >= t.span[0])?.depth ?? 0) > 0
   return (
+    bracketed ||
     (t.share !== undefined && t.share < 0.4) ||
     /\b(?:spoonfuls?|spoon|tablespoons?|tbsps?|little|pinch|dusting|some) (?:of )?(?:the |your )?$/i.test(lead) ||
     (c.condition !== undefined && c.condition[0] - t.span[1] < 4 && c.condition[0] >= t.span[1] - 1)
