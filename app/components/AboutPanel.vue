@@ -13,8 +13,9 @@ const { version } = useRuntimeConfig().public
       It fits it to your tins and your oven, plans the day and stands by while you bake.
     </p>
     <p>
-      Your recipes and bakes stay in this browser; only the practice scale and probe ask the server that this page came from. It works without the net once it has been opened. What it says of allergens comes
-      from general tables: the label of your packet decides, and for an illness the advice of your doctor.
+      Your recipes and bakes stay in this browser; only the practice scale and probe ask the server that this page came from. It works
+      without the net once it has been opened. What it says of allergens comes from general tables: the label of your packet decides, and
+      for an illness the advice of your doctor.
     </p>
     <p><a class="licences" href="/licences.txt" target="_blank" rel="noopener">Licences of its fonts, tables and libraries</a></p>
   </section>

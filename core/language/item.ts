@@ -100,7 +100,12 @@ export function itemsIn(s: Scan, options: ItemOptions = {}): Item[] {
   const prose = options.prose ?? false
   const mentions = s.mentions.filter((n) => !dials.some((d) => n.head >= d.from && n.head < d.to))
   const groups = groupsOf(t, s.measures, mentions).filter(
-    (g, i) => g.base.unit.id !== 'piece' || (i === 0 && !prose) || t[g.to] === undefined || countsSomething(t, g, mentions),
+    (g, i) =>
+      g.base.unit.id !== 'piece' ||
+      (i === 0 && !prose) ||
+      t[g.to] === undefined ||
+      countsSomething(t, g, mentions) ||
+      (!prose && isUnknownThing(t, g)),
   )
   if (!groups.length) return bareItem(t, mentions, prose)
   const first = mentions[0]
@@ -144,6 +149,24 @@ function countsSomething(t: readonly Token[], g: Group, mentions: readonly Menti
       n.head - g.to <= 4 &&
       !t.slice(g.to, n.from).some((x) => /^(?:tins?|pans?|bowls?|goes|times|layers?|parts?|minutes|cakes?|halves|[.,;])$/.test(x.word)),
   )
+}
+
+/** Words behind an amount that say how or for what, and name nothing. */
+const NO_THING =
+  /^(?:of|for|from|in|into|on|to|at|as|each|more|extra|if|or|about|per|plus|and|with|without|total|left|then|than|the|cut|finely|roughly|coarsely|thinly|freshly|soft|hard|fresh|ripe|whole|large|medium|small|good|heaped|level|rounded|scant|generous|packed|dry|wet|hot|cold|warm|more|less|same|times?|minutes?|mins?|hours?|days?|weeks?|layers?|tins?|pans?|parts?|people|persons?|servings?|portions?|slices?|pieces?|halves|quarters?|rounds?|inch(?:es)?|mm|cm|degrees?|percent|batches|flesh|weight|nett?|gross|drained|prepared|pulp|juice|zest|it|them|this|these)$/
+
+/**
+ * "…, 50 g zorblat, …", "…, 6 rasmalai": an amount between commas with a name that nobody knows. It is a thing of the
+ * list all the same, and asked about.
+ */
+function isUnknownThing(t: readonly Token[], g: Group): boolean {
+  const before = t[g.from - 1]
+  const name = t[g.to]
+  if (!before || !/^[,;]$/.test(before.text) || before.depth > 0 || name?.kind !== 'word') return false
+  if (name.word.length < 4 || NO_THING.test(name.word) || /(?:ed|ly|ing)$/.test(name.word)) return false
+  let end = g.to
+  while (t[end]?.kind === 'word') end++
+  return end - g.to <= 3 && (t[end] === undefined || /^[,;.]$/.test(t[end]!.text))
 }
 
 /** A line without any amount names one thing. */
@@ -201,6 +224,9 @@ function cutsOf(t: readonly Token[], groups: readonly Group[], mentions: readonl
   return cuts
 }
 
+/** What an amount with an unknown name is worth beside known ones: more than to be lost in its neighbour. */
+const UNKNOWN_THING = 0.6
+
 const LONE_WORD = /^(?:zest|egg-white|egg-yolk|lemon-juice|orange-juice|butter-salted|butter-unsalted)$/
 
 function segmentOf(
@@ -237,7 +263,10 @@ function segmentOf(
     }
   })
   if (best) best.mention = firstAllowed(t, sortOf(t, best.mention, ns), ns)
-  if (!best) return { value: prose ? -0.3 : -1.2 - 0.6 * (gs.length - 1), item: { group: gs[0]!, score: -1, bare: false } }
+  if (!best) {
+    const unknown = !prose && gs.length === 1 && gs[0]!.from === from && isUnknownThing(t, gs[0]!)
+    return { value: prose ? -0.3 : unknown ? UNKNOWN_THING : -1.2 - 0.6 * (gs.length - 1), item: { group: gs[0]!, score: -1, bare: false } }
+  }
   const { score, group, mention } = best
   let value = 1.5 + score - (nameFirst ? 0 : 0.5 * gs.indexOf(group)) - 0.9 * (gs.length - 1) - 0.2 * Math.max(0, top.length - 1)
   const closes = group.from - mention.to <= 2 && (t[group.to] === undefined || /^[,;.)]$/.test(t[group.to]!.text))
@@ -392,7 +421,7 @@ function merged(t: readonly Token[], items: readonly Item[]): Item[] {
     const more = /plus|extra|more|\+|additional/.test(joint)
     const same = x.mention !== undefined && y.mention !== undefined && x.mention.id === y.mention.id
     const secondMeasure = same && x.group && WEIGHED(x.group.base) && y.group && !WEIGHED(y.group.base)
-    if ((!x.mention && !(x.group && !y.group)) || (same && (more || secondMeasure))) {
+    if ((!x.mention && !(x.group && !y.group) && !(x.group && isUnknownThing(t, x.group))) || (same && (more || secondMeasure))) {
       if (x.group && y.group && WEIGHED(x.group.base) && !WEIGHED(y.group.base) && !more && !/for/.test(joint))
         y.group.alternates.push({ measure: x.group.base, apart: true })
       else if (x.group && !y.group) y.group = x.group

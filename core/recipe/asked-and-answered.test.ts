@@ -67,6 +67,32 @@ describe('lists that need a baker’s eye', () => {
   })
 })
 
+describe('what nobody knows', () => {
+  it.each([
+    ['200 g cream, 6 moonballs, 30 g pistachios', 'moonballs'],
+    ['200 g cream, 50 g snowroot, 30 g pistachios', 'snowroot'],
+  ])('%s is a line of the list, and asked about', (row, name) => {
+    const { recipe, questions } = answer('parse', {
+      text: `Cake\n200 g flour\n100 g butter\n2 eggs\n\nTopping: ${row}\n\nMethod\nMix, bake at 180 C for 30 minutes, top.`,
+      region: 'uk',
+    })
+    const line = recipe.parts.flatMap((p) => p.lines).find((l) => l.named === name)
+    expect(line?.ingredient).toBeNull()
+    expect(questions.some((q) => q.message.includes(name))).toBe(true)
+  })
+
+  it.each([
+    ['200 g walnuts, 50 g chopped'],
+    ['2 apples, 300 g peeled weight'],
+    ['1 can pineapple, 8 slices, drained'],
+    ['200 g flour, sifted 3 times'],
+    ['175 g sugar, 2 tbsp reserved'],
+  ])('%s is one thing', (row) => {
+    const { recipe } = answer('parse', { text: `Cake\n${row}\n100 g butter\n2 eggs\n\nMethod\nMix and bake at 180 C.`, region: 'uk' })
+    expect(recipe.parts[0]!.lines).toHaveLength(3)
+  })
+})
+
 describe('minutes that are left out', () => {
   it('are meant where only minutes can be', () => {
     const text =

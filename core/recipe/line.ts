@@ -107,7 +107,8 @@ function calledBy(s: Scan, item: Item): string {
   while (!m && from < item.to && (taken.has(from) || s.tokens[from]!.word === 'of')) from++
   while (from > item.from && !taken.has(from - 1) && t[from - 1]!.kind === 'word' && t[from - 1]!.depth === 0 && t[from - 1]!.word !== 'of')
     from--
-  let to = m ? m.to : item.to
+  const stop = t.findIndex((x, i) => i > from && i < item.to && x.depth === 0 && /^[,;]$/.test(x.text))
+  let to = m ? m.to : stop > 0 ? stop : item.to
   while (
     to < item.to &&
     t[to]!.kind === 'word' &&

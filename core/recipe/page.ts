@@ -223,7 +223,10 @@ class Builder {
     read.lines.forEach((line, n) => {
       if (
         !line.ingredient &&
-        (known || line.text.split(/\s+/).length > MOST_UNKNOWN_WORDS || DEFINITION.test(line.text) || /^\W*(?:note|tip)\b/i.test(line.text))
+        (known ||
+          ((line.quantity && line.named) || line.text).split(/\s+/).length > MOST_UNKNOWN_WORDS ||
+          DEFINITION.test(line.text) ||
+          /^\W*(?:note|tip)\b/i.test(line.text))
       )
         return
       for (const q of read.questions) if (q.line === n) this.questions.push({ ...q, part: at, line: part.lines.length })
