@@ -224,6 +224,7 @@ class Builder {
       if (
         !line.ingredient &&
         (known ||
+          UTENSIL.test(line.named ?? '') ||
           ((line.quantity && line.named) || line.text).split(/\s+/).length > MOST_UNKNOWN_WORDS ||
           DEFINITION.test(line.text) ||
           /^\W*(?:note|tip)\b/i.test(line.text))
@@ -243,6 +244,10 @@ class Builder {
     return linesOf(scan(text, this.region), text, this.region, { ...this.options, prose: true })
   }
 }
+
+/** What a kitchen has and no cake is made of. */
+const UTENSIL =
+  /\b(?:cookers?|trivets?|slings?|bowls?|mixers?|processors?|blenders?|whisks?|spatulas?|thermometers?|skewers?|toothpicks?|parchment|foil|cling ?film|tins?|pans?|trays?|racks?|liners?|cases|moulds?|molds?|piping bags?|nozzles?|boards?|scales?|sieves?|strainers?|graters?)$/i
 
 const OF_EGGS =
   /^\W*(?:(?:use|take|weigh(?: out)?|add|then|now|you need|and)\s+)*(?:(?:the )?(?:same|equal|egg|eggs[’']?)|that|this|their)(?: own)? weights? (?:of|in) /i
