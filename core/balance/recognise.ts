@@ -57,8 +57,11 @@ const PLAUSIBLE = 0.3
 /** Ground almonds and hazelnuts are half fat (USDA SR Legacy, nuts). */
 const NUT_FAT = 0.55
 
-/** Blondies and cookies of nut butter: it outweighs what flour there is and stands in its place. */
-export const isOfPaste = (mass: Mass, kinds: Kinds): boolean => kinds.nutButter > mass.flour && kinds.nutButter > PASTE * mass.total
+/** Blondies and cookies of nut butter: it outweighs by far what flour there is and stands in its place. */
+export const isOfPaste = (mass: Mass, kinds: Kinds): boolean =>
+  kinds.nutButter > OUTWEIGHS * mass.flour && kinds.nutButter > PASTE * mass.total
+/** Peanut butter cakes have up to as much of it as of flour; one whose flour was halved by a slip is to be found out. */
+const OUTWEIGHS = 2
 /** Less of a batter than this is a flavour. */
 const PASTE = 0.15
 
