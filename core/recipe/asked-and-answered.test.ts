@@ -93,6 +93,34 @@ describe('what nobody knows', () => {
   })
 })
 
+describe('a table that counts its rows', () => {
+  const CARD = `Lemon ring, card 9
+
+| no | item | amount |
+| 1 | butter, soft | 180 g |
+| 2 | sugar | 160 g |
+| 3 | eggs | 3 |
+| 4 | plain flour | 220 g |
+| 5 | baking powder | 2 tsp |
+
+a) Cream 1 with 2. Beat in 3 one at a time.
+b) Sift 4 with 5 and fold in.
+c) Bake in a 22 cm ring tin at 175 °C for 40-45 min.`
+
+  it('gives the steps its names, and leaves times, heats and sizes alone', () => {
+    const r = parse(CARD)
+    expect(r.parts[0]!.lines.map((l) => [l.ingredient, Math.round(l.grams.best)])).toEqual([
+      ['butter-unsalted', 180],
+      ['sugar-white', 160],
+      ['egg-whole', 153],
+      ['flour-plain', 220],
+      ['baking-powder', 9],
+    ])
+    expect(r.method.join(' ')).toContain('Cream butter with sugar. Beat in eggs one at a time.')
+    expect(r.method.join(' ')).toContain('22 cm ring tin at 175 °C for 40-45 min')
+  })
+})
+
 describe('minutes that are left out', () => {
   it('are meant where only minutes can be', () => {
     const text =

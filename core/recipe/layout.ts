@@ -104,6 +104,44 @@ const amountless = (text: string): boolean => scan(text).mentions.length > 0 && 
 
 const BAR_RULE = /^\s*\|?[\s:|+-]{5,}\|?\s*$/
 
+const cellsOf = (text: string): string[] =>
+  text
+    .replace(/^\s*\||\|\s*$/g, '')
+    .split('|')
+    .map((c) => c.trim())
+/** Fewer rows that count up are no counted list. */
+const LEAST_COUNTED = 4
+const COUNTED_HEAD = /^(?:#|no|nos|nr|n°|nº|what|items?|things?|ingredients?|how much|amounts?|quantity|qty|weight)\.?$/i
+/** A number that stands for a row, and is no amount, time, heat or size. */
+const ROW_NUMBER =
+  /(?<![\d.,/–-])\b(\d{1,2})\b(?!\s*(?:[./–-]\s*\d|[)°º%]|[x×]|(?:c|f|g|kg|ml|cl|dl|l|oz|lb|cm|mm|in|inch(?:es)?|min(?:ute)?s?|h(?:ou)?rs?|h|cups?|tbsp|tsp|tins?|pans?|layers?|parts?|thirds?|times|pieces|slices|cakes?|sheets?|cases)\b))/gi
+
+/**
+ * A table whose first column counts its rows, and steps that name them by their numbers: "Cream 1 and 2", "Sift 4 with
+ * 5". The column goes, and the steps get the names.
+ */
+function uncounted(rows: readonly Row[]): Row[] {
+  const numbers = rows.map((r) => (r.text.includes('|') ? Number(/^\d{1,2}$/.exec(cellsOf(r.text)[0]!)?.[0] ?? NaN) : NaN))
+  const counted = rows.filter((_, i) => !Number.isNaN(numbers[i]!))
+  if (counted.length < LEAST_COUNTED || !numbers.filter((n) => !Number.isNaN(n)).every((n, i) => n === i + 1)) return [...rows]
+  const names = counted.map(
+    (r) =>
+      cellsOf(r.text)
+        .slice(1)
+        .find((c) => scan(c).mentions.length)
+        ?.split(/,| for /)[0]
+        ?.trim() ?? '',
+  )
+  return rows.flatMap((r, i): Row[] => {
+    if (!Number.isNaN(numbers[i]!)) return [row(cellsOf(r.text).slice(1).join(' | '), r.source, r.gap)]
+    if (r.text.includes('|')) return cellsOf(r.text).every((c) => COUNTED_HEAD.test(c)) ? [] : [r]
+    const told = r.text.replace(ROW_NUMBER, (n) => names[Number(n) - 1] || n)
+    // "Cream 1 and 2" names no cream.
+    const named = scan(r.text).mentions.some((m) => !/^(?:cream|butter|oil|flour)$/.test(m.words.join(' ')))
+    return [named || told === r.text ? r : row(told, r.source, r.gap)]
+  })
+}
+
 /** Tables with bars: a head row says which column is grams. */
 function readTables(rows: readonly Row[]): Row[] {
   const out: Row[] = []
@@ -441,5 +479,5 @@ export function rowsOf(text: string): Row[] {
     rows.push(row(unarrowed(unmarked(unruled(line.trim())).trim()), [at], gap))
     gap = 0
   }
-  return splitColumns(readFormulas(readTables(partHeads(withSets(unstrung(unnumbered(withMeasure(joinAmounts(rows)))))))))
+  return splitColumns(readFormulas(readTables(uncounted(partHeads(withSets(unstrung(unnumbered(withMeasure(joinAmounts(rows))))))))))
 }
