@@ -1,6 +1,7 @@
 import { isGroup, isLine, type Clause, type Group } from '../method/step'
 import { portionsOf, type Portion } from './portions'
 import type { Ingredient, Kind } from '../pantry/ingredient'
+import { isNutButter } from '../pantry/traits'
 import { ingredientOf } from '../pantry/pantry'
 import type { Line, Recipe, Role } from '../recipe/recipe'
 
@@ -36,10 +37,7 @@ const WET: readonly Kind[] = ['water', 'dairy', 'plant-dairy', 'egg', 'acid', 's
 /** What a method calls several lines at once. */
 const GROUPED: Record<Group, (i: Ingredient | undefined) => boolean> = {
   dry: (i) => !!i && (DRY.includes(i.kind) || i.id === 'spice'),
-  wet: (i) =>
-    !!i &&
-    ((WET.includes(i.kind) && i.id !== 'spice') ||
-      /^oil-|puree|applesauce|^(?:peanut|almond|cashew|hazelnut|pistachio|seed)-butter|^tahini/.test(i.id)),
+  wet: (i) => !!i && ((WET.includes(i.kind) && i.id !== 'spice') || isNutButter(i) || /^oil-|puree|applesauce/.test(i.id)),
   all: () => true,
   rest: () => true,
 }

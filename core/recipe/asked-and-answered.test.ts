@@ -121,6 +121,16 @@ c) Bake in a 22 cm ring tin at 175 °C for 40-45 min.`
   })
 })
 
+describe('steps that are counted in words', () => {
+  it('are steps to the last', () => {
+    const r = parse(
+      'Oat tray\n\n200 g plain flour\n150 g butter\n120 g sugar\n2 eggs\n\nWhat to do -\nFirst : cream the butter and sugar.\nSecond : beat in the eggs, fold in the flour.\nThird : into a lined 20 cm tin, bake at 180 C for thirty minutes.\nLast : cold before cutting, into sixteen.',
+    )
+    expect(r.method).toHaveLength(4)
+    expect(r.method.at(-1)).toContain('cold before cutting')
+  })
+})
+
 describe('minutes that are left out', () => {
   it('are meant where only minutes can be', () => {
     const text =

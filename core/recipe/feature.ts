@@ -21,7 +21,27 @@ const NUMBER =
 const ROMAN = ['i', 'ii', 'iii', 'iv', 'v', 'vi', 'vii', 'viii', 'ix', 'x']
 const ROMAN_NUMBER = /^\s*(?:\((i{1,3}|iv|vi{0,3}|ix|x)\)|(i{1,3}|iv|vi{0,3}|ix|x)[.)])\s+(?=\p{L})/iu
 
+/** "First : grease a tin", "Last – cold before cutting": steps that are counted in words. */
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'last',
+  'lastly',
+  'finally',
+]
+const ORDINAL = new RegExp(`^\\s*(${ORDINALS.join('|')})(?:ly)?\\s*[:–—]\\s*(?=\\p{L})`, 'iu')
+
 export function numberingOf(text: string): Numbering | undefined {
+  const word = ORDINAL.exec(text)
+  if (word) return { n: ORDINALS.indexOf(word[1]!.toLowerCase()) + 1, length: word[0].length, marked: true }
   const letter = /^\s*\(?([a-h])\)\s+(?=\p{L})/u.exec(text)
   if (letter) return { n: letter[1]!.charCodeAt(0) - 96, length: letter[0].length, marked: true }
   const roman = ROMAN_NUMBER.exec(text)
